@@ -17,7 +17,7 @@ export interface Tint {
 export const TINTS = {
   'blue-clear': { id: 'blue-clear', name: 'blue-clear', sign: 'a white object stays white, deep water looks blue', recipe: { chlorophyll: 0.5, tannin: 0.04, silt: 0.3 } },
   'green': { id: 'green', name: 'green (algae)', sign: 'a white object turns green; the jar settles to a green film', recipe: { chlorophyll: 15, tannin: 0.5, silt: 1.6 } },
-  'tea': { id: 'tea', name: 'tea (tannin)', sign: 'a jar of it is clear but brown, like tea', recipe: { chlorophyll: 0.8, tannin: 4.5, silt: 2 } },
+  'tea': { id: 'tea', name: 'tea (tannin)', sign: 'a jar of it is clear but brown, like tea', recipe: { chlorophyll: 0.8, tannin: 5, silt: 1.6 } },
   'brown': { id: 'brown', name: 'brown (silt)', sign: 'a jar of it is cloudy and settles to mud', recipe: { chlorophyll: 2, tannin: 0.7, silt: 20 } },
   'mixed': { id: 'mixed', name: 'mixed', sign: 'green or brown and cloudy: algae, tannin and silt together', recipe: { chlorophyll: 9, tannin: 1.6, silt: 5 } },
 } as const satisfies Record<string, Tint>

@@ -1,0 +1,130 @@
+import { PAINTS, type PaintId, paintReflectance } from '#core/finish/paints'
+import { BANDS, type Spectrum, spectrumOf } from '#core/spectrum/grid'
+
+export const MATERIALS = ['matte', 'pearl', 'translucent', 'metallic', 'holographic', 'fluorescent'] as const
+export type Material = typeof MATERIALS[number]
+
+/** Specks, or stripes, scales and marks, covering a share of a part in another paint. */
+export interface Speckle { paint: PaintId, cover: number, mirror: boolean }
+
+/** What one part is covered with. */
+export interface Coat {
+  paint: PaintId
+  material: Material
+  speckles: readonly Speckle[]
+}
+
+/** What a material does with light. `mirror` reflects the field around, `pass` lets it through, the rest is diffuse. */
+const MATERIAL: Record<Material, { words: string, mirror: number, pass: number, glint: number }> = {
+  matte: { words: 'matte', mirror: 0, pass: 0, glint: 0 },
+  pearl: { words: 'pearl', mirror: 0.08, pass: 0, glint: 0.12 },
+  translucent: { words: 'translucent', mirror: 0, pass: 0.55, glint: 0.02 },
+  metallic: { words: 'metallic', mirror: 0.93, pass: 0, glint: 0.85 },
+  holographic: { words: 'holographic', mirror: 0.55, pass: 0, glint: 1 },
+  fluorescent: { words: 'fluorescent', mirror: 0, pass: 0, glint: 0 },
+}
+
+/** Optics of a coat: diffuse reflectance, transmittance, mirror reflectance (all on the grid), glint, glow. */
+export interface CoatOptics {
+  reflect: Spectrum
+  transmit: Spectrum
+  mirror: Spectrum
+  /** Share of the area that can throw the sun back as a flash, 0-1. */
+  glint: number
+  glow: Glow | null
+}
+
+/** Fluorescence: quanta absorbed over a band come out over another. */
+export interface Glow { absorb: Spectrum, emit: Spectrum, efficiency: number }
+
+/**
+ * Day-glow dyes absorb short of their own reflectance edge and emit just past it; quantum efficiency in plastic
+ * about 0.4-0.6 (e.g. coumarin and rhodamine classes). Emission is normalised to one quantum over the grid.
+ */
+function glowOf(id: PaintId): Glow | null {
+  const edge = ({ chartreuse: 500, yellow: 515, lime: 505, orange: 580, red: 605, pink: 580, blue: 440, white: 420 } as Partial<Record<PaintId, number>>)[id]
+  if (!edge) return null
+  const emit = spectrumOf(nm => Math.exp(-0.5 * ((nm - edge - 16) / 16) ** 2))
+  const total = emit.reduce((a, b) => a + b, 0)
+  return {
+    absorb: spectrumOf(nm => nm > edge ? Math.exp(-0.5 * ((nm - edge) / 8) ** 2) : Math.exp(-0.5 * ((edge - 25 - nm) / 45) ** 2)),
+    emit: emit.map(v => v / total),
+    efficiency: 0.45,
+  }
+}
+
+/**
+ * Optics of a coat. Translucent plastic passes light in its own colour and scatters the rest back weakly; speckles cover
+ * their share of whatever lies below, mirror specks as small mirrors.
+ */
+export function coatOptics(coat: Coat): CoatOptics {
+  const m = MATERIAL[coat.material]
+  const base = paintReflectance(coat.paint)
+  const out: CoatOptics = { reflect: new Float64Array(BANDS), transmit: new Float64Array(BANDS), mirror: new Float64Array(BANDS), glint: m.glint, glow: null }
+  const seeThrough = coat.material === 'translucent'
+  let top = 0
+  for (let i = 0; i < BANDS; i++) top = Math.max(top, base[i]!)
+  for (let i = 0; i < BANDS; i++) {
+    const r = base[i]!
+    out.reflect[i] = seeThrough ? r * (1 - m.pass) : r * (1 - m.mirror)
+    // Light passes in the dye's own colour: clear plastic almost unchanged, strong colours strongly filtered.
+    out.transmit[i] = seeThrough ? m.pass * (coat.paint === 'clear' ? 1.35 : 0.35 + 0.65 * r / top) : 0
+    out.mirror[i] = r * m.mirror
+  }
+  if (coat.material === 'fluorescent') out.glow = glowOf(coat.paint)
+  for (const s of coat.speckles) {
+    const spec = paintReflectance(s.paint)
+    const keep = 1 - s.cover
+    for (let i = 0; i < BANDS; i++) {
+      out.reflect[i] = out.reflect[i]! * keep + (s.mirror ? 0 : s.cover * spec[i]!)
+      out.transmit[i]! *= keep
+      out.mirror[i] = out.mirror[i]! * keep + (s.mirror ? s.cover * spec[i]! : 0)
+    }
+    out.glint = out.glint * keep + (s.mirror ? s.cover : 0)
+    if (out.glow) out.glow = { ...out.glow, efficiency: out.glow.efficiency * keep }
+  }
+  return out
+}
+
+const MIRRORS: ReadonlySet<PaintId> = new Set(['silver', 'chrome', 'nickel', 'gold', 'brass', 'copper'])
+
+const parsed = new Map<string, Coat>()
+
+/**
+ * Read the catalogue's shorthand for a coat: `paint`, `paint:material`, then any number of `+paint*cover`; a `~` before the
+ * speckle's paint makes it a mirror. Metals are metallic and see-through paints translucent unless said otherwise.
+ * The same text gives the same object. Throws on an unknown word, so that a slip in the data fails its test.
+ */
+export function parseCoat(text: string): Coat {
+  let coat = parsed.get(text)
+  if (!coat) parsed.set(text, coat = readCoat(text))
+  return coat
+}
+
+function readCoat(text: string): Coat {
+  const [base, ...specks] = text.split('+')
+  const [name, given] = base!.split(':')
+  const id = paintId(name!, text)
+  const implied = MIRRORS.has(id) ? 'metallic' : id === 'clear' || id === 'smoke' || id === 'lip-clear' ? 'translucent' : id === 'pearl' ? 'pearl' : 'matte'
+  const material = (given ?? implied) as Material
+  if (!MATERIALS.includes(material)) throw new Error(`unknown material in coat "${text}"`)
+  const speckles = specks.map((s) => {
+    const [what, cover] = s.split('*')
+    const mirror = what!.startsWith('~')
+    const share = Number(cover)
+    if (!(share > 0 && share < 1)) throw new Error(`a speckle needs a cover between 0 and 1 in coat "${text}"`)
+    return { paint: paintId(mirror ? what!.slice(1) : what!, text), cover: share, mirror }
+  })
+  return { paint: id, material, speckles }
+}
+
+function paintId(name: string, text: string): PaintId {
+  if (!(name in PAINTS)) throw new Error(`unknown paint "${name}" in coat "${text}"`)
+  return name as PaintId
+}
+
+/** "green pumpkin, translucent, black flake" for labels and screen readers. */
+export function coatWords(coat: Coat): string {
+  const material = coat.material === 'matte' || PAINTS[coat.paint].words.startsWith(coat.material) ? [] : [MATERIAL[coat.material].words]
+  return [PAINTS[coat.paint].words, ...material, ...coat.speckles.map(s => `${PAINTS[s.paint].words} ${s.mirror ? 'flake' : 'marks'}`)].join(', ')
+}

@@ -1,0 +1,53 @@
+import { type Eye, eyeOf } from '#core/eye/eye'
+import { type SpeciesId, species } from '#core/eye/species'
+import { type LightField, lightField } from '#core/field/lightField'
+import { type LureId, SIDES, type Side, lureType } from '#core/finish/lures'
+import type { BackgroundId } from '#core/sight/backgrounds'
+import { type Glitter, glitterAt } from '#core/sight/flash'
+import { type Stage, prepareStage } from '#core/sight/look'
+import { prepareView } from '#core/sight/view'
+import { type SkyInput, type SkyLight, skyLight } from '#core/sky/light'
+import { waterFromReading } from '#core/water/disc'
+import type { WaterOptics } from '#core/water/optics'
+import { TINTS, type TintId } from '#core/water/tints'
+
+/** All that the optics need to know: the readings, the lure and where the fish is. */
+export interface SceneInput {
+  lure: LureId
+  species: SpeciesId
+  visibilityM: number
+  tint: TintId
+  salt: boolean
+  sky: SkyInput
+  depthM: number
+  background: BackgroundId
+  /** How far off the fish is, m. */
+  fishM: number
+}
+
+/** The optics of a moment: one chain from readings to prepared views. */
+export interface Scene {
+  input: SceneInput
+  water: WaterOptics
+  sky: SkyLight
+  field: LightField
+  eye: Eye
+  stage: Stage
+  glitter: Glitter
+}
+
+/** How far off a fish usually is when it notices a lure: well inside the disc depth, never under arm's length. */
+export function usualFishM(visibilityM: number): number {
+  return Math.min(4, Math.max(0.3, 0.6 * visibilityM))
+}
+
+/** Work the chain: water from the reading, sky, light at the lure's depth, and the views from three sides. */
+export function buildScene(input: SceneInput): Scene {
+  const water = waterFromReading(TINTS[input.tint].recipe, input.salt, input.visibilityM)
+  const sky = skyLight(input.sky)
+  const field = lightField(water, sky, input.depthM)
+  const eye = eyeOf(species(input.species))
+  const surface = lureType(input.lure).surface
+  const views = Object.fromEntries(SIDES.map(side => [side, prepareView(side, field, water, input.background, surface, eye, input.fishM)])) as Record<Side, Stage['views']['level']>
+  return { input, water, sky, field, eye, stage: prepareStage(input.lure, field, views, eye), glitter: glitterAt(water, sky, input.depthM) }
+}
