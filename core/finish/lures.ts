@@ -47,12 +47,12 @@ const drop = (set: PatternSet, ids: string): PatternSet => {
 
 const CRANKS = `chrome-blue chrome-black silver-shad holo-shad pearl-shad matte-pearl bone white white-black-back ghost-shad ghost-blue ghost-olive
   blue-herring chartreuse-blue chartreuse-black lemon-shad gold-black gold-shiner gold-orange copper red-craw dark-red-craw rust-craw brown-craw olive-craw
-  fire-bright orange-chartreuse sunfish dark-sunfish pale-sunfish perch fry-green black black-orange hot-pink olive-white`
+  fire-bright orange-chartreuse sunfish dark-sunfish pale-sunfish perch fry-green black black-silver dark-purple black-orange hot-pink olive-white`
 const TOPS = `chrome-blue chrome-chin silver-shad bone bone-chin bone-silver white white-black-back white-chartreuse red-head ghost-shad ghost-blue smoke-shad clear pearl-shad
-  chartreuse chartreuse-black chartreuse-blue gold-black gold-shiner gold-orange copper black-gold-hot black black-orange dark-purple hot-pink pink-chartreuse blue-back-white
+  chartreuse chartreuse-black chartreuse-blue gold-black gold-shiner gold-orange copper black-gold-hot black black-silver dark-brown black-orange dark-purple hot-pink pink-chartreuse blue-back-white
   frog-green sunfish mullet perch blue-herring`
 const INSHORE = `bone bone-silver white white-chartreuse pearl-chartreuse-tail red-head mullet pilchard menhaden pinfish shrimp-amber shrimp-pale
-  silver-shad chrome-blue gold-black gold-shiner gold-orange copper chartreuse hot-pink pink-chartreuse dark-purple black olive-white
+  silver-shad chrome-blue gold-black gold-shiner gold-orange copper chartreuse hot-pink pink-chartreuse dark-purple black black-silver olive-white
   olive-chartreuse-tail red-gold-tail crab-olive clear ghost-olive smoke-shad`
 
 const level = { level: 0.75, below: 0.25, above: 0 }

@@ -1,4 +1,4 @@
-import { DIFFUSE_TRANSMITTANCE, refractedMu, surfaceTransmittance } from '#core/field/surface'
+import { DIFFUSE_TRANSMITTANCE, refractedMu, surfaceTransmittance } from '#core/sky/surface'
 import { CANOPIES, type Canopy, WINDS, type Wind } from '#core/sky/conditions'
 import { STARLIGHT_LUX, clearSkyLux, moonLux } from '#core/sky/illuminance'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
@@ -28,6 +28,8 @@ export interface SkyLight {
   beamMu: number
   /** Lux just above the surface under the canopy. */
   lux: number
+  /** The part of it that lamps give. */
+  lampLux: number
   /** Lux of direct sun just under the surface: what glints are made of. */
   directLux: number
   /** Rms wave slope. */
@@ -92,6 +94,7 @@ export function skyLight(sky: SkyInput): SkyLight {
     direct, diffuse,
     beamMu: refractedMu(sky.sunElevationDeg),
     lux: sun * canopy.direct + (sky0 + moon + STARLIGHT_LUX * pass) * canopy.diffuse + lamps,
+    lampLux: lamps,
     directLux,
     waveSlope: wind.slope,
   }

@@ -1,5 +1,5 @@
 import { EigenvalueDecomposition, Matrix, solve } from 'ml-matrix'
-import { WATER_INDEX, internalReflectance } from '#core/field/surface'
+import { WATER_INDEX, internalReflectance } from '#core/sky/surface'
 
 /**
  * Plane-parallel radiative transfer in deep, uniform water by discrete ordinates, azimuth-averaged

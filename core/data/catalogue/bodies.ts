@@ -45,6 +45,8 @@ export const BODIES: PatternSet = {
   'perch': { name: 'Yellow perch', parts: { back: 'dark-green', flank: 'olive-gold+yellow*0.3+black*0.2', belly: 'cream', chin: 'orange', tail: 'olive-gold' }, mark: 'bars', mimics: 'yellow-perch' },
   'fry-green': { name: 'Young bass', parts: { back: 'moss', flank: 'olive-gold+black*0.12', belly: 'white', tail: 'moss' }, mark: 'dot', mimics: 'fry' },
   'black': { name: 'Solid black', parts: { back: 'black', flank: 'black', belly: 'black', tail: 'black' } },
+  'black-silver': { name: 'Black, silver flake', parts: { back: 'black', flank: 'black+~silver*0.1', belly: 'black', tail: 'black' } },
+  'dark-brown': { name: 'Dark brown', parts: { back: 'dark-brown', flank: 'dark-brown', belly: 'dark-brown', tail: 'dark-brown' } },
   'black-orange': { name: 'Black, orange belly', parts: { back: 'black', flank: 'black', belly: 'orange', chin: 'orange', tail: 'black' } },
   'black-gold-hot': { name: 'Orange, yellow and black', parts: { back: 'black', flank: 'yellow:fluorescent+black*0.2', belly: 'orange', tail: 'orange' }, mark: 'bars' },
   'dark-purple': { name: 'Dark purple', parts: { back: 'black', flank: 'plum', belly: 'purple', tail: 'plum' } },

@@ -1,0 +1,124 @@
+import { SCHOOL_IDS, type SchoolId } from '#core/conditions/schools'
+import { CUSTOMS } from '#core/customs/all'
+import { type Custom, fits, holds } from '#core/customs/custom'
+import type { OpticsVerdict, Reason } from '#core/ranking/answer'
+import { type Weights, balancedWeights } from '#core/ranking/weights'
+import { SCHOOL } from '#core/schools/all'
+import { MEASURES, type Moment, type Point } from '#core/schools/school'
+import { type Measured, firstFamily } from '#core/sight/measure'
+
+/** What each school has to say, in points and customs, before anyone weighs it. */
+export interface Opinion { points: Point[], customs: { custom: Custom, effect: number }[], value: number }
+
+export interface Judged extends Measured {
+  score: number
+  opinions: Record<SchoolId, Opinion>
+  /** Effects that add up to the score's distance from neutral; sentences made on demand. */
+  because: { school: SchoolId | 'balanced', effect: number, text: () => string, custom?: Custom }[]
+}
+
+/** A judge for one moment: scores any finish, in the catalogue or dressed up. */
+export interface Judge { judge: (m: Measured) => Judged, weights: Weights, verdict: (c: Custom) => OpticsVerdict }
+
+/** How strongly a custom's strength counts beside a school's own points. */
+const CUSTOM_WEIGHT = 0.62
+/** Balanced sums seven opinions that partly cancel; this gives the sum the reach of a single school's. */
+const BALANCED_GAIN = 1.7
+/** Slope of the score at neutral. */
+const STEEPNESS = 0.95
+/** What a colour the spot has already been shown today loses: as the leading colour, or as one of several. */
+const SHOWN = { leading: -0.85, partly: -0.3 }
+
+function opinions(m: Measured, moment: Moment, held: readonly { custom: Custom, k: number }[]): Record<SchoolId, Opinion> {
+  const out = {} as Record<SchoolId, Opinion>
+  for (const id of SCHOOL_IDS) {
+    const points = SCHOOL[id].judge(m, moment)
+    out[id] = { points, customs: [], value: points.reduce((s, p) => s + p.effect, 0) }
+  }
+  for (const { custom, k } of held) {
+    const fit = fits(custom.favours, m)
+    if (fit === 0) continue
+    const effect = CUSTOM_WEIGHT * custom.strength * k * fit
+    out[custom.school].customs.push({ custom, effect })
+    out[custom.school].value += effect
+  }
+  return out
+}
+
+/** Penalty for what the fish have already been shown. */
+function shownToday(m: Measured, moment: Moment): number {
+  const seen = moment.conditions.fishedThrough
+  if (!seen.length) return 0
+  if (seen.includes(firstFamily(m))) return SHOWN.leading
+  return m.finish.families.some(f => seen.includes(f)) ? SHOWN.partly : 0
+}
+
+/** Check a custom's claim: do the finishes it favours really show farther, look more alike, hide or flash here than the rest? */
+function opticsVerdict(custom: Custom, all: readonly Measured[]): OpticsVerdict {
+  if (custom.claim === 'none') return 'unexplained'
+  const measure = MEASURES[({ shows: 'reach', natural: 'natural', hides: 'hidden', flash: 'flash' } as const)[custom.claim]]
+  let inSum = 0, inN = 0, outSum = 0, outN = 0
+  for (const m of all) {
+    const fit = fits(custom.favours, m)
+    if (fit >= 0.6) {
+      inSum += measure(m)
+      inN++
+    }
+    else if (fit === 0) {
+      outSum += measure(m)
+      outN++
+    }
+  }
+  if (!inN || !outN) return 'unexplained'
+  const gain = (inSum / inN - outSum / outN) * Math.sign(custom.strength)
+  return gain > 0.01 ? 'supports' : gain < -0.01 ? 'contradicts' : 'unexplained'
+}
+
+/** Prepare to judge finishes in a moment, by one school or all in balance. */
+export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
+  const held = CUSTOMS.map(custom => ({ custom, k: holds(custom.when, moment) })).filter(h => h.k > 0)
+  const weights = balancedWeights(moment)
+  const school = moment.conditions.school
+  const verdicts = new Map<string, OpticsVerdict>()
+  const judge = (m: Measured): Judged => {
+    const said = opinions(m, moment, held)
+    const because: Judged['because'] = []
+    for (const id of SCHOOL_IDS) {
+      if (school !== 'balanced' && school !== id) continue
+      const share = school === 'balanced' ? BALANCED_GAIN * weights.share[id] : 1
+      // A custom is a finished judgement; in balance it counts nearly whole, more where its school does.
+      const customShare = school === 'balanced' ? Math.min(1.25, 0.35 + 3 * weights.share[id]) : 1
+      for (const p of said[id].points) because.push({ school: id, effect: share * p.effect, text: p.text })
+      for (const c of said[id].customs) because.push({ school: id, effect: customShare * c.effect, text: () => c.custom.words, custom: c.custom })
+    }
+    const shown = shownToday(m, moment)
+    if (shown) because.push({ school: 'balanced', effect: shown, text: () => 'The fish here have been shown this colour today.' })
+    const total = because.reduce((s, b) => s + b.effect, 0)
+    const distance = 0.5 * Math.tanh(STEEPNESS * total)
+    const scale = Math.abs(total) > 1e-9 ? distance / total : 0
+    for (const b of because) b.effect *= scale
+    return { ...m, score: 0.5 + distance, opinions: said, because }
+  }
+  return {
+    judge, weights,
+    verdict(c) {
+      let v = verdicts.get(c.id)
+      if (!v) verdicts.set(c.id, v = opticsVerdict(c, all))
+      return v
+    },
+  }
+}
+
+/** Reasons of the contract: the weightiest in words, the small ones together, adding up to the score less a half. */
+export function reasonsOf(j: Judged, judge: Judge, most = 6): Reason[] {
+  const sorted = [...j.because].filter(b => Math.abs(b.effect) >= 5e-4).sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect))
+  const out: Reason[] = sorted.slice(0, most).map(b => ({
+    school: b.school, effect: round(b.effect), text: b.text(),
+    ...(b.custom ? { custom: { id: b.custom.id, optics: judge.verdict(b.custom) } } : {}),
+  }))
+  const rest = round(j.score) - 0.5 - out.reduce((s, r) => s + r.effect, 0)
+  if (Math.abs(rest) >= 5e-5) out.push({ school: 'balanced', effect: round(rest), text: 'Smaller points together.' })
+  return out
+}
+
+export const round = (v: number) => Math.round(v * 1e4) / 1e4

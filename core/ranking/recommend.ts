@@ -1,0 +1,72 @@
+import { resolve } from '#core/conditions/conditions'
+import { factsOf } from '#core/conditions/facts'
+import type { Request } from '#core/conditions/request'
+import { SCHOOL_IDS, type SchoolId } from '#core/conditions/schools'
+import { finishesOf } from '#core/finish/finish'
+import { advisoriesOf } from '#core/ranking/advisories'
+import type { Answer, Ranked } from '#core/ranking/answer'
+import { colourMattersOf } from '#core/ranking/colourMatters'
+import { disagreementsOf } from '#core/ranking/disagreements'
+import { dressUpsOf } from '#core/ranking/dressUps'
+import { finishOut } from '#core/ranking/finishOut'
+import { type Judge, type Judged, prepareJudge, reasonsOf, round } from '#core/ranking/judge'
+import { rotationOf } from '#core/ranking/rotation'
+import { MEASURES, type Measure, type Moment, spreadOf } from '#core/schools/school'
+import { lookAlikeGroups } from '#core/sight/lookAlikes'
+import { type Measured, type Prey, measure, preyLooks } from '#core/sight/measure'
+import { buildScene } from '#core/sight/scene'
+
+/** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
+export const ENGINE_VERSION = '2026.11.1'
+
+/** A ranking with its working still attached, for the screen. */
+export interface Worked {
+  moment: Moment
+  prey: readonly Prey[]
+  judge: Judge
+  ranked: readonly Judged[]
+}
+
+/** Rank every finish of the lure. Ties and near-ties are settled by id, so the catalogue's order never shows. */
+export function rank(request: Request): Worked {
+  const conditions = resolve(request)
+  const scene = buildScene(conditions.scene)
+  const prey = preyLooks(scene, conditions.prey.shares)
+  const measured: Measured[] = finishesOf(conditions.lure).map(f => measure(f, scene, prey))
+  const moment: Moment = {
+    conditions, scene, facts: factsOf(conditions, scene),
+    field: Object.fromEntries((Object.keys(MEASURES) as Measure[]).map(k => [k, spreadOf(measured, k)])) as Moment['field'],
+  }
+  const judge = prepareJudge(moment, measured)
+  const ranked = measured.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
+  return { moment, prey, judge, ranked }
+}
+
+const sides = (j: Judged, key: 'sightM' | 'colourM') => ({ level: round(j.sight.level[key]), below: round(j.sight.below[key]), above: round(j.sight.above[key]) })
+
+/** One ranked finish in the contract's shape. */
+export function rankedOut(j: Judged, place: number, judge: Judge): Ranked {
+  return {
+    rank: place, finish: finishOut(j.finish), score: round(j.score),
+    sightingRangeM: sides(j, 'sightM'), colourRangeM: sides(j, 'colourM'), flash: round(j.flash), naturalness: round(j.natural),
+    stances: Object.fromEntries(SCHOOL_IDS.map(id => [id, round(Math.max(-1, Math.min(1, j.opinions[id].value)))])) as Record<SchoolId, number>,
+    reasons: reasonsOf(j, judge),
+  }
+}
+
+/** The contract's answer to a request. Pure: the same request gives the same answer everywhere. */
+export function recommend(request: Request): Answer {
+  const worked = rank(request)
+  const { moment, judge, ranked, prey } = worked
+  return {
+    version: '1',
+    ranked: ranked.slice(0, moment.conditions.limit).map((j, i) => rankedOut(j, i + 1, judge)),
+    rotation: rotationOf(ranked, moment),
+    lookAlikes: lookAlikeGroups(ranked).map(g => g.map(m => m.finish.id)),
+    disagreements: disagreementsOf(ranked, moment),
+    colourMatters: colourMattersOf(ranked, moment),
+    assumed: [...moment.conditions.assumed],
+    advisories: advisoriesOf(moment),
+    dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge),
+  }
+}

@@ -1,0 +1,59 @@
+import type { Conditions } from '#core/conditions/conditions'
+import type { Facts } from '#core/conditions/facts'
+import type { SchoolId } from '#core/conditions/schools'
+import type { Measured } from '#core/sight/measure'
+import type { Scene } from '#core/sight/scene'
+
+/** One thing a school says for (positive) or against a finish. The sentence is only made when it is wanted. */
+export interface Point { effect: number, text: () => string }
+
+/** Everything a school may look at. */
+export interface Moment {
+  conditions: Conditions
+  facts: Facts
+  scene: Scene
+  /** Where this catalogue's finishes lie on each measure, so that a point speaks of better or worse than the rest. */
+  field: Record<Measure, Spread>
+}
+
+/** The measures a school compares finishes on. */
+export const MEASURES = {
+  reach: (m: Measured) => Math.log(m.sightM),
+  colourReach: (m: Measured) => Math.log(m.colourM),
+  natural: (m: Measured) => m.natural,
+  hidden: (m: Measured) => m.hidden,
+  internal: (m: Measured) => Math.log(1 + m.internalJnd),
+  flash: (m: Measured) => m.flash,
+} as const
+export type Measure = keyof typeof MEASURES
+
+/**
+ * Middle of a measure and how far its best and worst lie from it, never less than a floor: where all finishes
+ * are alike, a school has nothing to say.
+ */
+export interface Spread { middle: number, up: number, down: number }
+
+const FLOORS: Record<Measure, number> = { reach: 0.12, colourReach: 0.25, natural: 0.08, hidden: 0.1, internal: 0.5, flash: 0.03 }
+
+export function spreadOf(measured: readonly Measured[], measure: Measure): Spread {
+  const values = measured.map(MEASURES[measure]).sort((a, b) => a - b)
+  const middle = values[values.length >> 1]!
+  return {
+    middle,
+    up: Math.max(FLOORS[measure], values[values.length - 1]! - middle),
+    down: Math.max(FLOORS[measure], middle - values[0]!),
+  }
+}
+
+/** Where a finish stands on a measure among its fellows: 1 the best, 0 the middle, -1 the worst. */
+export function standing(m: Measured, moment: Moment, measure: Measure): number {
+  const s = moment.field[measure]
+  const d = MEASURES[measure](m) - s.middle
+  return Math.max(-1, Math.min(1, d > 0 ? d / s.up : d / s.down))
+}
+
+/** A school of thought: what it says of one finish, about -1 to 1 in all. */
+export interface School {
+  id: SchoolId
+  judge: (m: Measured, moment: Moment) => Point[]
+}

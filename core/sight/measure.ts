@@ -1,0 +1,86 @@
+import { type Finish, buildFinish } from '#core/finish/finish'
+import type { Family } from '#core/finish/families'
+import { type Forage, preyCoat } from '#core/finish/forage'
+import { type LureId, SIDES, type Side, lureType } from '#core/finish/lures'
+import type { Part } from '#core/finish/parts'
+import { flashOf } from '#core/sight/flash'
+import { type Sight, jndBetween, look } from '#core/sight/look'
+import type { Scene } from '#core/sight/scene'
+
+/** A finish with everything the optics say of it in a scene. */
+export interface Measured {
+  finish: Finish
+  sight: Sight
+  flash: number
+  /** Ranges weighted by the sides this lure is seen from, m (geometric mean). */
+  sightM: number
+  colourM: number
+  /** Likeness to the prey at biting distance, 0-1. */
+  natural: number
+  /** How well it melts into what is behind it at biting distance, 0-1. */
+  hidden: number
+  /** Lightness against the background at the fish (Weber), and between its own parts (just-noticeable differences). */
+  contrast: number
+  internalJnd: number
+  colourJnd: number
+}
+
+/** Just-noticeable differences at which likeness has fallen to 1/e. */
+const LIKENESS_JND = 22
+const HIDDEN_JND = 26
+
+/** Sides weighted by how often the lure is looked at from there. */
+function bySide(lure: LureId, f: (side: Side) => number): number {
+  const seen = lureType(lure).seen
+  let s = 0
+  for (const side of SIDES) if (seen[side] > 0) s += seen[side] * f(side)
+  return s
+}
+
+export interface Prey { kind: Forage, share: number, sight: Sight }
+
+/** The prey drawn on this lure's parts and looked at in the same scene. */
+export function preyLooks(scene: Scene, shares: readonly { kind: Forage, share: number }[]): Prey[] {
+  const lure = scene.input.lure
+  return shares.filter(s => s.share >= 0.03).map(({ kind, share }) => {
+    const coats = Object.fromEntries((Object.keys(lureType(lure).parts) as Part[]).map(p => [p, preyCoat(kind, p)]))
+    return { kind, share, sight: look(buildFinish(lure, `prey.${kind}`, kind, coats), scene.stage) }
+  })
+}
+
+/** Measure one finish. */
+export function measure(finish: Finish, scene: Scene, prey: readonly Prey[]): Measured {
+  const lure = finish.lure
+  const sight = look(finish, scene.stage)
+  let likeness = 0
+  let total = 0
+  for (const p of prey) {
+    total += p.share
+    likeness += p.share * Math.exp(-bySide(lure, side => jndBetween(sight[side].bite, p.sight[side].bite)) / LIKENESS_JND)
+  }
+  return {
+    finish, sight,
+    flash: flashOf(finish, scene.glitter, scene.eye),
+    sightM: Math.exp(bySide(lure, s => Math.log(sight[s].sightM))),
+    colourM: Math.exp(bySide(lure, s => Math.log(Math.max(0.01, sight[s].colourM)))),
+    natural: total > 0 ? likeness / total : 0,
+    hidden: Math.exp(-bySide(lure, s => norm(sight[s].bite)) / HIDDEN_JND),
+    contrast: bySide(lure, s => sight[s].contrastFish),
+    internalJnd: bySide(lure, s => sight[s].internalJnd),
+    colourJnd: bySide(lure, s => sight[s].colourJnd),
+  }
+}
+
+function norm(v: Float64Array): number {
+  let s = 0
+  for (let i = 0; i < v.length; i++) s += v[i]! * v[i]!
+  return Math.sqrt(s)
+}
+
+/** Distance between two finishes of one lure at the fish, in just-noticeable differences. */
+export function apartJnd(a: Measured, b: Measured): number {
+  return bySide(a.finish.lure, side => jndBetween(a.sight[side].fish, b.sight[side].fish))
+}
+
+/** First family of a finish: what it is called by. */
+export const firstFamily = (m: Measured): Family => m.finish.families[0]!
