@@ -1,1 +1,38 @@
-export default defineNuxtConfig({ compatibilityDate: '2026-01-01', telemetry: false, ssr: false })
+import tailwindcss from '@tailwindcss/vite'
+import pkg from './package.json'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  telemetry: false,
+  devtools: { enabled: false },
+  // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
+  ssr: false,
+  modules: ['@pinia/nuxt', 'nuxt-auth-utils', '@nuxt/eslint'],
+  css: ['~/assets/main.css'],
+  imports: { dirs: [], scan: false },
+  components: { dirs: [{ path: '~/components', pathPrefix: false }] },
+  app: {
+    head: {
+      title: 'Piscator', htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+        { name: 'description', content: 'Which lure colour and finish to tie on, from the water, the light and the fish.' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  runtimeConfig: {
+    databaseUrl: '',
+    session: { password: '', maxAge: 60 * 60 * 24 * 400, cookie: { sameSite: 'lax' } },
+    public: { version: pkg.version },
+  },
+  sourcemap: false,
+  nitro: { errorHandler: '~~/server/error' },
+  vite: {
+    plugins: [tailwindcss()],
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['suncalc', 'luxon', 'comlink', '@headlessui/vue', '@vueuse/core', 'echarts/core', 'echarts/charts', 'echarts/components', 'echarts/renderers'] },
+  },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  eslint: { config: { stylistic: { indent: 2, quotes: 'single', semi: false, braceStyle: 'stroustrup' } } },
+})

@@ -75,13 +75,23 @@ const logs = new Float64Array(4)
 const anySignal = new Float64Array(RANGE_STEPS)
 const tintSignal = new Float64Array(RANGE_STEPS)
 
-/** Radiance of a part minus what is behind it, into the shared buffer (light-model section 4). */
+/** Radiance of a part into `out` (light-model section 4): diffuse, mirrored, passed through from behind, and glow. */
+function fillRadiance(out: Spectrum, o: CoatOptics, light: PartLight, near: Spectrum): void {
+  for (let i = 0; i < BANDS; i++) out[i] = o.reflect[i]! * light.irradiance[i]! / Math.PI + o.mirror[i]! * light.image[i]! + o.transmit[i]! * near[i]!
+  if (!o.glow) return
+  const glow = o.glow.efficiency * dot(o.glow.absorb, light.irradiance) / Math.PI
+  for (let i = 0; i < BANDS; i++) out[i]! += glow * o.glow.emit[i]!
+}
+
+/** Radiance of a part of a finish as it leaves the lure towards one side. */
+export function radianceOf(out: Spectrum, part: FinishPart, stage: Stage, side: Side): void {
+  fillRadiance(out, part.optics, stage.lights[side][part.part]!.light, stage.views[side].near)
+}
+
+/** The same minus what is behind it, into the shared buffer. */
 function radianceDelta(o: CoatOptics, light: PartLight, view: View): void {
-  const glow = o.glow ? o.glow.efficiency * dot(o.glow.absorb, light.irradiance) / Math.PI : 0
-  for (let i = 0; i < BANDS; i++) {
-    delta[i] = o.reflect[i]! * light.irradiance[i]! / Math.PI + o.mirror[i]! * light.image[i]! + (o.transmit[i]! - 1) * view.near[i]!
-  }
-  if (glow > 0) for (let i = 0; i < BANDS; i++) delta[i]! += glow * o.glow!.emit[i]!
+  fillRadiance(delta, o, light, view.near)
+  for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
 }
 
 /** Contrast of the buffered difference in each receptor at a row of the view, into the shared buffer. */

@@ -1,0 +1,133 @@
+import type { Eye } from '#core/eye/eye'
+import type { Finish } from '#core/finish/finish'
+import { lightField } from '#core/field/lightField'
+import type { Side } from '#core/finish/lures'
+import type { Part } from '#core/finish/parts'
+import { radianceOf } from '#core/sight/look'
+import type { Scene } from '#core/sight/scene'
+import { type Srgb, linearFromXyz, luminanceOfQuanta, srgbFromLinear, xyzOfQuanta } from '#core/spectrum/colour'
+import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
+
+/**
+ * Colours to draw with. A diver's picture keeps hue and contrast but opens the pupil: the water itself is shown at a
+ * brightness that falls with depth as the square root of its light, so that the picture neither burns out nor goes black.
+ */
+export type Watcher = 'diver' | 'fish'
+
+/** Display luminance (0-1, linear) of the brightest water, and of the darkest that still shows a hue. */
+const BRIGHTEST = 0.3
+const DARKEST = 0.012
+/** Share of the light's strength that shows in the picture, as a power. */
+const PUPIL = 0.38
+
+/** Display luminance of water at a depth beside that just under the surface. */
+function shownLuminance(here: number, atSurface: number): number {
+  return Math.max(DARKEST, BRIGHTEST * Math.min(1, here / Math.max(1e-300, atSurface)) ** PUPIL)
+}
+
+/** Reference depth for "just under the surface", m. */
+const TOP_M = 0.05
+
+/** What the picture is exposed for: the water's own light looking level at a depth. */
+export interface Exposure { water: Spectrum, scale: number }
+
+/** Exposure at a depth, shared by column, window and strip, so that the water has one colour everywhere. */
+export function exposureAt(scene: Scene, level: Spectrum, top: Spectrum): Exposure {
+  // Night is drawn dim but not black: the eye of the picture adapts over twelve decades only so far.
+  const dusk = Math.min(1, Math.max(0.12, (Math.log10(Math.max(1e-4, scene.sky.lux)) + 3) / 7))
+  const y = shownLuminance(luminanceOfQuanta(level), luminanceOfQuanta(top)) * dusk
+  return { water: level, scale: y / Math.max(1e-300, luminanceOfQuanta(level)) }
+}
+
+/** A radiance as the diver's display colour under an exposure. */
+export function diverColour(radiance: Spectrum, e: Exposure): Srgb {
+  const [x, y, z] = xyzOfQuanta(radiance)
+  return srgbFromLinear(linearFromXyz([x * e.scale, y * e.scale, z * e.scale]))
+}
+
+/** Linear grey the fish's adapted background is drawn at in false colour. */
+const FALSE_GREY = 0.16
+
+/**
+ * A radiance in the fish's false colour: each cone's catch beside the background's, the long-wave cones drawn red, the others
+ * green and blue (with two cones, both). Grey is the water it is adapted to.
+ */
+export function fishColour(radiance: Spectrum, background: Spectrum, eye: Eye, colourShare: number): Srgb {
+  const rel = eye.cones.map(s => dot(s, radiance) / Math.max(1e-300, dot(s, background)))
+  const long = rel[rel.length - 1]!
+  const mid = rel.length > 2 ? rel[1]! : rel[0]!
+  const short = rel[0]!
+  const mix = (v: number) => FALSE_GREY * (long + colourShare * (v - long))
+  return srgbFromLinear([mix(long), mix(mid), mix(short)])
+}
+
+/** One depth of the water column: its colour, how bright it is, and the cones' light left. */
+export interface ColumnStep { depthM: number, colour: Srgb, luminance: number, cones: number[], lux: number }
+
+/** The water column from the surface down: colour looking level, and the light left for each cone beside the surface's. */
+export function waterColumn(scene: Scene, depthsM: readonly number[]): ColumnStep[] {
+  const top = lightField(scene.water, scene.sky, TOP_M)
+  const onTop = scene.eye.cones.map(s => dot(s, top.ed))
+  return depthsM.map((depthM) => {
+    const f = depthM <= TOP_M ? top : lightField(scene.water, scene.sky, depthM)
+    const e = exposureAt(scene, f.lh, top.lh)
+    const colour = diverColour(f.lh, e)
+    return { depthM, colour, luminance: luminanceOfQuanta(f.lh) * e.scale, cones: scene.eye.cones.map((s, i) => dot(s, f.ed) / Math.max(1e-300, onTop[i]!)), lux: luminanceOfQuanta(f.ed) }
+  })
+}
+
+/** Colours of a finish's parts at a distance, and of the water behind them. */
+export interface Seen { distanceM: number, water: Srgb, parts: Partial<Record<Part, Srgb>> }
+
+/** The painter of one scene from one side for one watcher: colours at any distance. */
+export function painter(scene: Scene, side: Side, watcher: Watcher): (finish: Finish, distanceM: number) => Seen {
+  const view = scene.stage.views[side]
+  const top = lightField(scene.water, scene.sky, TOP_M)
+  // Looking up or down is exposed for what is seen there, at the same display brightness as looking level.
+  const level = exposureAt(scene, scene.field.lh, top.lh)
+  const lit = luminanceOfQuanta(view.far)
+  const exposure: Exposure = side === 'level' ? level : { water: view.far, scale: level.scale * luminanceOfQuanta(scene.field.lh) / Math.max(1e-300, lit) * (side === 'below' ? 1.6 : 0.8) }
+  const behind = new Float64Array(BANDS)
+  const apparent = new Float64Array(BANDS)
+  const radiance = new Float64Array(BANDS)
+  const colour = (s: Spectrum) => watcher === 'diver' ? diverColour(s, exposure) : fishColour(s, view.far, scene.eye, view.seen.colourShare)
+  return (finish, distanceM) => {
+    for (let i = 0; i < BANDS; i++) behind[i] = view.far[i]! + (view.near[i]! - view.far[i]!) * Math.exp(-view.loss[i]! * distanceM)
+    const out: Seen = { distanceM, water: colour(behind), parts: {} }
+    for (const p of finish.parts) {
+      radianceOf(radiance, p, scene.stage, side)
+      for (let i = 0; i < BANDS; i++) apparent[i] = Math.max(0, behind[i]! + (radiance[i]! - view.near[i]!) * Math.exp(-view.loss[i]! * distanceM))
+      out.parts[p.part] = colour(apparent)
+    }
+    return out
+  }
+}
+
+/** Lightness contrast of a finish against the water over distance: the strongest part's, signed (negative is darker), threshold and all. */
+export interface ContrastCurve { rangesM: number[], contrast: number[], threshold: number }
+
+export function contrastCurve(scene: Scene, side: Side, finish: Finish, rangesM: readonly number[]): ContrastCurve {
+  const view = scene.stage.views[side]
+  const twin = scene.eye.cones[scene.eye.cones.length - 1]!
+  const receptor = view.seen.cone <= view.seen.rod ? twin : scene.eye.rod
+  const radiance = new Float64Array(BANDS)
+  const contrast = rangesM.map((r) => {
+    let strongest = 0
+    for (const p of finish.parts) {
+      if (p.share <= 0 || scene.stage.lights[side][p.part]!.light.shows <= 0) continue
+      radianceOf(radiance, p, scene.stage, side)
+      let difference = 0
+      let behind = 0
+      for (let i = 0; i < BANDS; i++) {
+        const fade = Math.exp(-view.loss[i]! * r)
+        difference += receptor[i]! * (radiance[i]! - view.near[i]!) * fade
+        behind += receptor[i]! * (view.far[i]! + (view.near[i]! - view.far[i]!) * fade)
+      }
+      const size2 = (p.mm / 1000) ** 2
+      const c = difference / Math.max(1e-300, behind) * size2 / (size2 + (r * scene.eye.acuityRad) ** 2)
+      if (Math.abs(c) > Math.abs(strongest)) strongest = c
+    }
+    return strongest
+  })
+  return { rangesM: [...rangesM], contrast, threshold: Math.min(view.seen.cone, view.seen.rod) }
+}

@@ -1,0 +1,48 @@
+import type { H3Event } from 'h3'
+import type Joi from 'joi'
+import { type Fault, check } from '#shared/faults'
+
+/** Most bytes a body may have; a full request is under 2 kB. */
+const MOST_BYTES = 32 * 1024
+
+/** An answer that says what is wrong, one entry per fault, and nothing of what was sent. */
+export function faultError(status: number, errors: Fault[]) {
+  return createError({ statusCode: status, statusMessage: status === 422 ? 'Unprocessable Content' : 'Bad Request', data: { errors } })
+}
+
+/** Read a JSON body within bounds and validate it; anything wrong is a 4xx with faults, before any service is called. */
+export async function validatedBody<T>(event: H3Event, schema: Joi.Schema<T>): Promise<T> {
+  const text = await boundedBody(event)
+  let input: unknown
+  try {
+    input = JSON.parse(text)
+  }
+  catch {
+    throw faultError(422, [{ path: '', code: 'json', message: 'The request is not JSON. Send one JSON object.' }])
+  }
+  return unwrap(check(schema, input))
+}
+
+/** A path parameter, validated. */
+export function validatedParam(event: H3Event, name: string, schema: Joi.Schema<string>): string {
+  const result = check(schema, getRouterParam(event, name))
+  if (!result.ok) throw faultError(422, result.faults.map(f => ({ ...f, path: name })))
+  return result.value
+}
+
+function unwrap<T>(result: ReturnType<typeof check<T>>): T {
+  if (!result.ok) throw faultError(422, result.faults)
+  return result.value
+}
+
+/** The body as text, refused as soon as it grows past the bound. */
+async function boundedBody(event: H3Event): Promise<string> {
+  const chunks: Buffer[] = []
+  let size = 0
+  for await (const chunk of event.node.req) {
+    size += (chunk as Buffer).length
+    if (size > MOST_BYTES) throw faultError(413, [{ path: '', code: 'too-large', message: 'The request is too large.' }])
+    chunks.push(chunk as Buffer)
+  }
+  return Buffer.concat(chunks).toString('utf8')
+}

@@ -1,0 +1,42 @@
+# The app's own process. Sourced, not run.
+
+APP_PID="$STATE/app.pid"
+APP_WORD=".output/server/index.mjs"
+
+app_running() { pid_alive "$APP_PID" "$APP_WORD"; }
+
+app_port_must_be_free() {
+  if app_running; then
+    say "Piscator is running already; starting it afresh"
+    app_stop
+  fi
+  if port_taken "$APP_PORT"; then
+    fail "Port $APP_PORT is in use by another program. Free it, or choose another port:  PORT=3100 ./run demo"
+  fi
+}
+
+app_start() {
+  NUXT_SESSION_PASSWORD="$(secret session)"; export NUXT_SESSION_PASSWORD
+  NITRO_HOST="$APP_HOST" NITRO_PORT="$APP_PORT" PORT="$APP_PORT" setsid nohup node "$ROOT/$APP_WORD" > "$STATE/app.log" 2>&1 < /dev/null &
+  echo $! > "$APP_PID"
+  for _ in $(seq 1 150); do
+    app_running || { tail -n 30 "$STATE/app.log" >&2; fail "The app stopped while starting; its log is $STATE/app.log"; }
+    if node -e "fetch('http://$APP_HOST:$APP_PORT/api/v1/health').then(r => process.exit(r.ok ? 0 : 1), () => process.exit(1))"; then
+      say "Piscator is on http://$APP_HOST:$APP_PORT   (./run stop ends it)"
+      return
+    fi
+    sleep 0.2
+  done
+  fail "The app did not answer within half a minute; its log is $STATE/app.log"
+}
+
+app_stop() {
+  if app_running; then
+    local pid; pid="$(cat "$APP_PID")"
+    kill "$pid" 2>/dev/null || true
+    for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+    kill -9 "$pid" 2>/dev/null || true
+    rm -f "$APP_PID"
+    say "Stopped the app"
+  fi
+}
