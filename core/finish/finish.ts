@@ -123,5 +123,3 @@ export function finishById(id: string): Finish | null {
   return LURE_IDS.includes(lure) ? finishesOf(lure).find(f => f.id === id) ?? null : null
 }
 
-/** Reflectance of a coat's main paint, for the drawings. */
-export const coatBase = (coat: Coat): Spectrum => paintReflectance(coat.paint)

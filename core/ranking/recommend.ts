@@ -54,10 +54,8 @@ export function rankedOut(j: Judged, place: number, judge: Judge): Ranked {
   }
 }
 
-/** The contract's answer to a request. Pure: the same request gives the same answer everywhere. */
-export function recommend(request: Request): Answer {
-  const worked = rank(request)
-  const { moment, judge, ranked, prey } = worked
+/** The contract's answer from a worked ranking. */
+export function answerOf({ moment, judge, ranked, prey }: Worked): Answer {
   return {
     version: '1',
     ranked: ranked.slice(0, moment.conditions.limit).map((j, i) => rankedOut(j, i + 1, judge)),
@@ -69,4 +67,9 @@ export function recommend(request: Request): Answer {
     advisories: advisoriesOf(moment),
     dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge),
   }
+}
+
+/** The contract's answer to a request. Pure: the same request gives the same answer everywhere. */
+export function recommend(request: Request): Answer {
+  return answerOf(rank(request))
 }

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { LURE_IDS } from '#core/finish/lures'
+import { nextTick, onMounted, ref } from 'vue'
+import { useSceneStore } from '../../stores/scene'
+import { LURE_OPTIONS, LURE_SHORT } from '../../utils/words'
+import LureFigure from '../figure/LureFigure.vue'
+
+/** The drawer of lure types as silhouettes; a radio group that scrolls sideways. */
+const store = useSceneStore()
+const words = Object.fromEntries(LURE_OPTIONS.map(o => [o.value, o.words]))
+const root = ref<HTMLElement | null>(null)
+onMounted(async () => {
+  await nextTick()
+  root.value?.querySelector('[data-chosen=true]')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+})
+defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('input:checked')?.focus() })
+</script>
+
+<template>
+  <fieldset ref="root" class="flex overflow-x-auto overflow-y-hidden border-b border-ink px-1 [scrollbar-width:thin]">
+    <legend class="off">Lure type</legend>
+    <label
+      v-for="id in LURE_IDS" :key="id" :data-chosen="store.scene.lure === id" class="narrow flex w-[62px] shrink-0 cursor-pointer flex-col items-center py-1 text-[14px] font-semibold has-focus-visible:outline-3 has-focus-visible:-outline-offset-3"
+      :class="store.scene.lure === id ? 'chosen' : ''"
+    >
+      <input type="radio" name="lure" class="off" :value="id" :checked="store.scene.lure === id" :aria-label="words[id]" @change="store.setLure(id)">
+      <span class="h-[30px] w-[56px]"><LureFigure :lure="id" /></span>
+      <span class="leading-[1.05] whitespace-nowrap" aria-hidden="true">{{ LURE_SHORT[id] }}</span>
+    </label>
+  </fieldset>
+</template>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useColumn } from '../../composables/useColumn'
+import { useUnits } from '../../composables/useUnits'
+import { useSceneStore } from '../../stores/scene'
+import { LIMITS } from '#shared/vocabulary'
+import DragHandle from '../common/DragHandle.vue'
+import NumberField from '../common/NumberField.vue'
+
+/** The white disc on its string, where it vanishes: the clarity reading. */
+const store = useSceneStore()
+const c = useColumn()
+const { length, lengthText } = useUnits()
+const v = computed(() => store.scene.visibilityM)
+const shownM = computed(() => Math.min(v.value, c.reachM.value * 0.97))
+const x = computed(() => Math.round(c.width.value * 0.27))
+const y = computed(() => c.yOf(shownM.value))
+const lureNear = computed(() => Math.abs(c.yOf(store.depthM) - y.value) < 46)
+const word = computed(() => c.screen.value?.clarity ?? '')
+const ink = computed(() => c.inkAt(shownM.value))
+// The tag keeps off the lure's: where the two would meet, it steps up.
+const tagY = computed(() => y.value - (lureNear.value && y.value <= c.yOf(store.depthM) ? 14 : 0) + (lureNear.value && y.value > c.yOf(store.depthM) ? 14 : 0))
+</script>
+
+<template>
+  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
+    <path :d="`M${x} ${c.skyH.value}V${y}`" :stroke="c.inkAt(0.02)" stroke-width="1.4" />
+  </svg>
+  <DragHandle
+    label="Depth at which the white disc vanishes" :value="v" :min="LIMITS.visibilityM[0]" :max="LIMITS.visibilityM[1]" :step="0.05" :text="`${lengthText(v)}, ${word}`"
+    :x="x" :y="y" :w="66" :h="44" grows="down" :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ visibilityM: m })" @held="on => c.held.value = on"
+  >
+    <svg viewBox="-33 -22 66 44" width="66" height="44" aria-hidden="true" :style="{ color: ink }">
+      <ellipse rx="31" ry="15" fill="none" stroke="currentColor" stroke-width="1.4" stroke-dasharray="3 3" />
+      <ellipse rx="24" ry="9" fill="#fff" fill-opacity=".55" /><path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
+    </svg>
+  </DragHandle>
+  <div class="absolute left-[40px]" :style="{ top: `${tagY - 22}px` }">
+    <NumberField label="Visibility" :value="v" :scale="length" :min="LIMITS.visibilityM[0]" :max="LIMITS.visibilityM[1]" tag @change="m => store.set({ visibilityM: m })">
+      <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
+    </NumberField>
+  </div>
+  <p class="figure pointer-events-none absolute text-[13px] font-semibold whitespace-nowrap" :style="{ left: `${x + 36}px`, top: `${tagY - 17}px`, color: ink }" aria-hidden="true">
+    Disc vanishes<br><span class="font-medium">{{ word }} water</span>
+  </p>
+</template>
+
+<style scoped>
+.flag { display: inline-block; background: #fff; color: #0d1206; padding: 1px 8px 1px 14px; font-size: 16px; clip-path: polygon(0 50%, 9px 0, 100% 0, 100% 100%, 9px 100%); }
+:global([data-theme="night"]) .flag { background: var(--ink); color: #000; }
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useColumn } from '../../composables/useColumn'
+import { useUnits } from '../../composables/useUnits'
+import { lureType } from '#core/finish/lures'
+import { useSceneStore } from '../../stores/scene'
+import { useSettingsStore } from '../../stores/settings'
+import { LIMITS } from '#shared/vocabulary'
+import DragHandle from '../common/DragHandle.vue'
+import NumberField from '../common/NumberField.vue'
+import LureFigure from '../figure/LureFigure.vue'
+
+/** The lure on its line at its running depth, in the colours the water leaves it. */
+const store = useSceneStore()
+const settings = useSettingsStore()
+const c = useColumn()
+const { length, lengthText } = useUnits()
+const d = computed(() => store.depthM)
+const y = computed(() => c.yOf(Math.min(d.value, c.reachM.value * 0.97)))
+const ink = computed(() => c.inkAt(d.value))
+const runs = computed(() => lureType(store.scene.lure).runsM)
+const seen = computed(() => {
+  const s = c.screen.value
+  return s && s.lure === store.scene.lure ? s.seen[s.selectedId] : undefined
+})
+const size = computed(() => Math.min(104, c.width.value * 0.26))
+</script>
+
+<template>
+  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
+    <path :d="`M${c.lureX.value + 26} ${c.skyH.value}Q${c.lureX.value + 8} ${(c.skyH.value + y) / 2} ${c.lureX.value - size * 0.4} ${y + 4}`" fill="none" :stroke="ink" stroke-width="1.1" />
+    <path v-if="runs[1] > 0.2" :d="`M46 ${c.yOf(runs[0])}V${c.yOf(Math.min(runs[1], c.reachM.value))}`" :stroke="ink" stroke-width="5" />
+  </svg>
+  <DragHandle
+    label="Running depth of the lure" :value="d" :min="LIMITS.depthM[0]" :max="LIMITS.depthM[1]" :step="0.1" :text="lengthText(d)" :x="c.lureX.value" :y="y" :w="size + 12" :h="52" grows="down"
+    :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ depthM: m })" @held="on => c.held.value = on"
+  >
+    <svg class="absolute inset-0" :width="size + 12" height="52" aria-hidden="true"><ellipse :cx="(size + 12) / 2" cy="26" :rx="size / 2 + 4" ry="25" fill="none" :stroke="ink" stroke-width="1.3" stroke-dasharray="3 3" /></svg>
+    <span class="block" :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }">
+      <LureFigure :lure="store.scene.lure" :seen="seen?.parts" :red="settings.theme === 'night'" />
+    </span>
+  </DragHandle>
+  <div class="absolute left-[40px]" :style="{ top: `${y - 22}px` }">
+    <NumberField label="Running depth" :value="d" :scale="length" :min="LIMITS.depthM[0]" :max="LIMITS.depthM[1]" tag @change="m => store.set({ depthM: m })">
+      <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
+    </NumberField>
+  </div>
+</template>
+
+<style scoped>
+.flag { display: inline-block; background: #fff; color: #0d1206; padding: 1px 8px 1px 14px; font-size: 16px; clip-path: polygon(0 50%, 9px 0, 100% 0, 100% 100%, 9px 100%); }
+:global([data-theme="night"]) .flag { background: var(--ink); color: #000; }
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, toRef } from 'vue'
+import { provideColumn } from '../../composables/useColumn'
+import { useUnits } from '../../composables/useUnits'
+import { useSceneStore } from '../../stores/scene'
+import { LIMITS } from '#shared/vocabulary'
+import type { ScreenModel } from '../../workers/screen'
+import NumberField from '../common/NumberField.vue'
+import BedBand from './BedBand.vue'
+import CloudBank from './CloudBank.vue'
+import DepthRuler from './DepthRuler.vue'
+import DiscHandle from './DiscHandle.vue'
+import FishHandle from './FishHandle.vue'
+import ForageSketch from './ForageSketch.vue'
+import LureHandle from './LureHandle.vue'
+import SeasonStrip from './SeasonStrip.vue'
+import SkyBand from './SkyBand.vue'
+import TintJars from './TintJars.vue'
+import WaterSurface from './WaterSurface.vue'
+
+/** The form that is a picture: sky, surface, water and floor, every reading set where it really is. */
+const props = defineProps<{ screen: ScreenModel | null, phone: boolean, place: string }>()
+const reachM = defineModel<number>('reachM', { required: true })
+defineEmits<{ food: [], place: [] }>()
+
+const store = useSceneStore()
+const { temperature } = useUnits()
+const box = ref<HTMLElement | null>(null)
+const { width, height } = useElementSize(box)
+const c = provideColumn(width, height, reachM, toRef(props, 'screen'))
+
+const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
+/** Sunbeams only where there is direct sun: drawn faint, and still. */
+const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.scene.cloud))))
+</script>
+
+<template>
+  <section class="flex min-h-0 flex-col" aria-label="The water">
+    <div ref="box" class="relative min-h-0 flex-1 overflow-hidden bg-[var(--sky)]">
+      <svg v-if="width" :width="width" :height="height" class="absolute inset-0" aria-hidden="true">
+        <defs><linearGradient id="water" x1="0" y1="0" x2="0" y2="1"><stop v-for="s in stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" /></linearGradient></defs>
+        <rect x="0" :y="c.skyH.value" :width="width" :height="c.waterH.value + c.bedH.value" fill="url(#water)" />
+        <path v-for="i in 4" :key="i" :d="`M${width * (0.1 + 0.22 * i)} ${c.skyH.value}l${-60 - 14 * i} ${c.waterH.value}h${34 + 10 * i}l${54 + 6 * i} ${-c.waterH.value}Z`" fill="#fff" :opacity="beams" />
+      </svg>
+      <template v-if="width">
+        <SkyBand /><CloudBank /><WaterSurface />
+        <DepthRuler /><BedBand :pick="!phone" />
+        <TintJars v-if="!phone" />
+        <ForageSketch v-if="!phone || c.waterH.value > 250" @open="$emit('food')" />
+        <FishHandle /><LureHandle /><DiscHandle />
+        <div class="absolute left-[62px]" :style="{ top: `${c.skyH.value + (phone ? -48 : 8)}px`, color: phone ? 'var(--ink)' : c.inkAt(0.03 * c.reachM.value) }">
+          <NumberField v-if="store.scene.temperatureC !== null" label="Water temperature" :value="store.scene.temperatureC" :scale="temperature" :min="LIMITS.temperatureC[0]" :max="LIMITS.temperatureC[1]" tag @change="t => store.set({ temperatureC: t })">
+            <template #default="{ shown }"><span class="text-left leading-tight"><span class="block text-[18px]">{{ shown }} {{ temperature.unit }}</span><span v-if="!phone" class="block text-[13px] font-medium">surface</span></span></template>
+          </NumberField>
+          <button v-else type="button" class="figure min-h-11 text-[13px] font-semibold underline" @click="store.set({ temperatureC: 15 })">Add water temperature</button>
+        </div>
+        <h1 class="wide absolute top-2 left-4 text-[21px] font-extrabold">Piscator</h1>
+        <button type="button" class="figure absolute top-0 right-2 min-h-11 px-2 text-right text-[13px] leading-tight font-semibold" @click="$emit('place')">
+          <span class="bg-[var(--sky)]/70 px-1 whitespace-pre-line">{{ place }}</span><span class="off">. Change place and date</span>
+        </button>
+      </template>
+    </div>
+    <SeasonStrip v-if="!phone" />
+  </section>
+</template>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+/**
+ * One handle of the picture: a slider by name and value for a screen reader, dragged by mouse or finger, stepped by keys. What a
+ * movement means is told by `move` (px from where it was taken); two-way handles get a second pair of keys through `cross`.
+ */
+const props = withDefaults(defineProps<{
+  label: string
+  value: number
+  min: number
+  max: number
+  step: number
+  text: string
+  x: number
+  y: number
+  w?: number
+  h?: number
+  /** Which way is more with the arrow keys: up for heights, right for breadths; depth grows downwards. */
+  grows?: 'up' | 'down' | 'right' | 'left'
+  move: (dx: number, dy: number, from: number) => number | null
+}>(), { w: 44, h: 44, grows: 'right' })
+const emit = defineEmits<{ change: [value: number], held: [on: boolean], cross: [direction: 1 | -1] }>()
+
+const held = ref(false)
+let start = { x: 0, y: 0, value: 0 }
+
+function down(e: PointerEvent) {
+  const el = e.currentTarget as HTMLElement
+  el.setPointerCapture(e.pointerId)
+  el.focus()
+  held.value = true
+  start = { x: e.clientX, y: e.clientY, value: props.value }
+  emit('held', true)
+}
+function drag(e: PointerEvent) {
+  if (!held.value) return
+  const v = props.move(e.clientX - start.x, e.clientY - start.y, start.value)
+  if (v !== null) emit('change', Math.min(props.max, Math.max(props.min, v)))
+}
+function up() {
+  if (!held.value) return
+  held.value = false
+  emit('held', false)
+}
+
+const MORE = { up: 'ArrowUp', down: 'ArrowDown', right: 'ArrowRight', left: 'ArrowLeft' } as const
+const LESS = { up: 'ArrowDown', down: 'ArrowUp', right: 'ArrowLeft', left: 'ArrowRight' } as const
+function key(e: KeyboardEvent) {
+  const by = (n: number) => emit('change', Math.min(props.max, Math.max(props.min, props.value + n * props.step)))
+  if (e.key === MORE[props.grows]) by(1)
+  else if (e.key === LESS[props.grows]) by(-1)
+  else if (e.key === 'PageUp') by(10)
+  else if (e.key === 'PageDown') by(-10)
+  else if (e.key === 'Home') emit('change', props.min)
+  else if (e.key === 'End') emit('change', props.max)
+  else if (e.key === 'ArrowUp' || e.key === 'ArrowLeft') emit('cross', -1)
+  else if (e.key === 'ArrowDown' || e.key === 'ArrowRight') emit('cross', 1)
+  else return
+  e.preventDefault()
+}
+</script>
+
+<template>
+  <div
+    role="slider" tabindex="0" :aria-label="label" :aria-valuemin="min" :aria-valuemax="max" :aria-valuenow="Number(value.toFixed(3))" :aria-valuetext="text"
+    :aria-orientation="grows === 'up' || grows === 'down' ? 'vertical' : 'horizontal'"
+    class="absolute flex cursor-grab touch-none items-center justify-center select-none active:cursor-grabbing" :style="{ left: `${x - w / 2}px`, top: `${y - h / 2}px`, width: `${w}px`, height: `${h}px` }"
+    @pointerdown="down" @pointermove="drag" @pointerup="up" @pointercancel="up" @keydown="key"
+  >
+    <slot :held="held" />
+  </div>
+</template>

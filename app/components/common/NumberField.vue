@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import type { Scale } from '../../composables/useUnits'
+
+/** A number that is read at a glance, tapped, and typed. What was typed wrongly stays to be mended. */
+const props = defineProps<{ label: string, value: number, scale: Scale, min: number, max: number, tag?: boolean, ink?: string }>()
+const emit = defineEmits<{ change: [value: number] }>()
+
+const editing = ref(false)
+const draft = ref('')
+const fault = ref('')
+const input = ref<HTMLInputElement | null>(null)
+const shown = computed(() => props.scale.show(props.value).toFixed(props.scale.decimals))
+
+async function open() {
+  draft.value = shown.value
+  fault.value = ''
+  editing.value = true
+  await nextTick()
+  input.value?.select()
+}
+function commit(): boolean {
+  const n = Number(draft.value.replace(',', '.'))
+  const lo = Number(props.scale.show(props.min).toFixed(2))
+  const hi = Number(props.scale.show(props.max).toFixed(1))
+  if (draft.value.trim() === '' || !Number.isFinite(n)) fault.value = `Type a number, like ${shown.value}.`
+  else if (n < lo || n > hi) fault.value = `Between ${lo} and ${hi} ${props.scale.unit}.`
+  else {
+    fault.value = ''
+    editing.value = false
+    if (draft.value !== shown.value) emit('change', props.scale.read(n))
+    return true
+  }
+  return false
+}
+function leave() {
+  if (!commit()) return
+}
+function key(e: KeyboardEvent) {
+  if (e.key === 'Enter') commit()
+  else if (e.key === 'Escape') editing.value = false
+  else return
+  e.preventDefault()
+  e.stopPropagation()
+}
+</script>
+
+<template>
+  <span class="relative inline-flex">
+    <button
+      v-if="!editing" type="button" class="figure inline-flex min-h-11 items-center font-bold" :class="tag ? 'px-0' : 'border border-ink px-3'" :aria-label="`${label}: ${shown} ${scale.unit}. Type a value`"
+      @click="open"
+    >
+      <slot :shown="shown"><span>{{ shown }}</span><span class="ml-1 text-[0.72em] font-medium">{{ scale.unit }}</span></slot>
+    </button>
+    <label v-else class="inline-flex items-center gap-1 bg-page px-1 text-ink">
+      <span class="off">{{ label }}, {{ scale.unit }}</span>
+      <input ref="input" v-model="draft" inputmode="decimal" class="figure h-11 w-16 border-2 border-ink px-1 font-bold" :aria-invalid="!!fault" :aria-describedby="fault ? 'number-fault' : undefined" @keydown="key" @blur="leave">
+      <span>{{ scale.unit }}</span>
+    </label>
+    <span v-if="editing && fault" id="number-fault" role="alert" class="absolute top-full left-0 z-20 w-40 border-2 border-ink bg-page p-1 text-[13px] text-ink">{{ fault }}</span>
+  </span>
+</template>

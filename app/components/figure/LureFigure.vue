@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import type { LureId } from '#core/finish/lures'
+import type { Part } from '#core/finish/parts'
+import type { Mark } from '#core/finish/pattern'
+import { FIGURES } from '../../figures/all'
+import { specks, strandsOf } from '../../figures/strands'
+import type { Layer } from '../../figures/types'
+import type { Dress } from '../../utils/dress'
+import { redTone } from '../../utils/tone'
+import BodyLayer from './BodyLayer.vue'
+
+/**
+ * One lure, from data. `dress` draws it in the hand with materials; `seen` draws it as it looks through the water, in flat colours with no
+ * outline; neither draws a one-ink silhouette for pickers.
+ */
+const props = withDefaults(defineProps<{
+  lure: LureId
+  dress?: Dress
+  seen?: Partial<Record<Part, string>>
+  mark?: Mark | null
+  /** Draw by lightness in red, for night. */
+  red?: boolean
+  /** Outline width in figure units; thicker where the figure is reduced. */
+  line?: number
+  label?: string
+  /** Softness of the outline through the water, figure units. */
+  blur?: number
+}>(), { dress: undefined, seen: undefined, mark: null, red: false, line: 1.6, label: '', blur: 0 })
+
+const id = useId()
+const figure = computed(() => FIGURES[props.lure])
+const inHand = computed(() => !!props.dress)
+const outlined = computed(() => inHand.value ? props.line : 0)
+const tone = (c: string) => props.red ? redTone(c) : c
+
+/** What stands in for a part this finish does not colour apart. */
+const STANDS_FOR: Partial<Record<Part, readonly Part[]>> = {
+  back: ['flank', 'blade', 'belly'], flank: ['belly', 'skirt', 'blade'], belly: ['flank'], chin: ['belly', 'flank'], head: ['flank', 'belly', 'skirt'],
+  tail: ['flank', 'trailer'], trailer: ['skirt', 'flank'], skirt: ['belly', 'flank'], blade: ['flank'],
+}
+function drawnPart(part: Part) {
+  return props.dress?.[part] ?? STANDS_FOR[part]?.map(p => props.dress?.[p]).find(Boolean)
+}
+function colourOf(part: Part): string {
+  if (props.seen) return tone(props.seen[part] ?? STANDS_FOR[part]?.map(p => props.seen![p]).find(Boolean) ?? '#00000055')
+  if (!props.dress) return 'currentColor'
+  if (part === 'bill') return tone('#cfd6d2')
+  if (part === 'hook') return tone('#8c8c8a')
+  return tone(drawnPart(part)?.colour ?? '#999999')
+}
+const has = (part: Part) => props.seen ? !!props.seen[part] : !!props.dress?.[part]
+const hookInk = computed(() => props.seen ? '#00000050' : 'currentColor')
+
+function strandColour(part: Part, at: number): string {
+  const base = colourOf(part)
+  if (!props.dress) return base
+  let from = 0
+  for (const s of drawnPart(part)?.specks ?? []) {
+    from += s.cover
+    if (at < from) return tone(s.colour)
+  }
+  return base
+}
+const sheen = (part: Part) => inHand.value && ['metallic', 'holographic'].includes(drawnPart(part)?.material ?? '')
+function specksOf(layer: Layer & { kind: 'shape' }) {
+  const coat = inHand.value ? drawnPart(layer.part) : undefined
+  return (coat?.specks ?? []).flatMap((s, n) => specks(Math.round(s.cover * 160), [20, 24, 236, 100], 31 + n).map(p => ({ ...p, colour: tone(s.colour) })))
+}
+</script>
+
+<template>
+  <svg
+    viewBox="0 8 240 104" class="block h-full w-full" :role="label ? 'img' : undefined" :aria-label="label || undefined" :aria-hidden="label ? undefined : 'true'"
+    :style="blur ? { filter: `blur(${blur}px)` } : undefined"
+  >
+    <defs v-if="inHand">
+      <linearGradient :id="`${id}m`" x1="0" y1="0" x2="0.25" y2="1">
+        <stop offset="0" stop-color="#fff" stop-opacity=".25" /><stop offset=".3" stop-color="#fff" stop-opacity=".85" /><stop offset=".46" stop-color="#000" stop-opacity=".4" />
+        <stop offset=".62" stop-color="#fff" stop-opacity=".4" /><stop offset="1" stop-color="#000" stop-opacity=".4" />
+      </linearGradient>
+    </defs>
+    <template v-for="(layer, n) in figure.layers" :key="n">
+      <BodyLayer
+        v-if="layer.kind === 'body'" :layer="layer" :uid="`${id}b${n}`" :colour="colourOf" :drawn="drawnPart" :has="has" :in-hand="inHand" :seen="!!seen" :mark="mark" :line="outlined" :tone="tone"
+      />
+      <template v-else-if="layer.kind === 'shape'">
+        <path
+          :data-part="layer.part" :d="layer.d" :fill="colourOf(layer.part)" stroke-linejoin="round"
+          :fill-opacity="layer.part === 'bill' ? (inHand ? 0.6 : seen ? 0.12 : 1) : drawnPart(layer.part)?.material === 'translucent' ? 0.55 : 1"
+          :stroke="outlined ? 'currentColor' : 'none'" :stroke-width="outlined"
+        />
+        <template v-if="inHand">
+          <clipPath :id="`${id}c${n}`"><path :d="layer.d" /></clipPath>
+          <g :clip-path="`url(#${id}c${n})`">
+            <rect v-for="(s, k) in specksOf(layer)" :key="k" :x="s.x" :y="s.y" :width="s.w * 1.7" :height="s.w" :fill="s.colour" :transform="`rotate(${s.turn} ${s.x} ${s.y})`" />
+          </g>
+          <path v-if="sheen(layer.part)" :d="layer.d" :fill="`url(#${id}m)`" :opacity="red ? 0.35 : 1" />
+        </template>
+      </template>
+      <g v-else-if="layer.kind === 'strands'" :data-part="layer.part" fill="none" stroke-linecap="round">
+        <path v-for="(s, k) in strandsOf(layer)" :key="k" :d="s.d" :stroke="strandColour(layer.part, s.at)" :stroke-width="s.width" :stroke-opacity="drawnPart(layer.part)?.material === 'translucent' ? 0.6 : 1" />
+      </g>
+      <g v-else-if="layer.kind === 'treble'" :transform="`translate(${layer.x} ${layer.y}) rotate(${layer.rot}) scale(${layer.s})`" fill="none" :stroke="hookInk" stroke-width="1.9" stroke-linecap="round" stroke-linejoin="round">
+        <circle cx="0" cy="2.4" r="2.2" /><path d="M0 5V17M0 17C0 26 -11 27 -11.5 17L-11.5 14.5L-8.6 17.5M0 17C0 26 11 27 11.5 17L11.5 14.5L8.6 17.5M0 17C1 22 4 24 4.5 18.5" />
+      </g>
+      <path v-else-if="layer.kind === 'hook'" :d="layer.d" fill="none" :stroke="hookInk" stroke-width="2.2" stroke-linecap="round" />
+      <path v-else-if="layer.kind === 'wire'" :d="layer.d" fill="none" :stroke="hookInk" stroke-width="1.8" stroke-linecap="round" />
+      <path v-else-if="layer.kind === 'detail' && inHand" :d="layer.d" fill="none" stroke="currentColor" stroke-width=".9" opacity=".6" />
+      <circle v-else-if="layer.kind === 'ring' && inHand" :cx="layer.x" :cy="layer.y" :r="layer.r" fill="none" stroke="currentColor" stroke-width="1.5" />
+      <g v-else-if="layer.kind === 'eye' && (inHand || seen)" :opacity="seen ? 0.5 : 1">
+        <circle :cx="layer.x" :cy="layer.y" :r="layer.r" :fill="tone('#f1eee2')" :stroke="outlined ? 'currentColor' : 'none'" stroke-width="1" :fill-opacity="seen ? 0.25 : 1" /><circle :cx="layer.x - 0.3" :cy="layer.y" :r="layer.r * 0.52" fill="#111" />
+      </g>
+    </template>
+  </svg>
+</template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { coatWords } from '#core/finish/coat'
+import type { Finish } from '#core/finish/finish'
+import type { Part } from '#core/finish/parts'
+import { FIGURES } from '../../figures/all'
+import { dressOf } from '../../utils/dress'
+import { cap } from '../../utils/words'
+import LureFigure from '../figure/LureFigure.vue'
+
+/** The lure large, its parts named on leader lines. At night it is drawn by tone; the button shows colour while it is held. */
+const props = defineProps<{ finish: Finish, red: boolean }>()
+const showColour = ref(false)
+const dress = computed(() => dressOf(props.finish))
+const W = 374
+const H = 158
+/** The figure's box within the plate: 240 x 104 units scaled and set in the middle. */
+const K = 0.92
+const OX = (W - 240 * K) / 2
+const OY = 34
+const labels = computed(() => {
+  const at = FIGURES[props.finish.lure].at
+  const parts = props.finish.parts.filter(p => at[p.part]).map(p => ({ part: p.part, words: coatWords(p.coat), x: OX + at[p.part]![0] * K, y: OY + (at[p.part]![1] - 8) * K }))
+  // Upper half of the lure is labelled above, the rest below; within each, left to right, so that leaders never cross.
+  const mid = OY + 52 * K
+  const top = parts.filter(p => p.y <= mid).sort((a, b) => a.x - b.x)
+  const low = parts.filter(p => p.y > mid).sort((a, b) => a.x - b.x)
+  const row = (list: typeof parts, above: boolean) => list.map((p, i) => {
+    const slots = Math.max(2, list.length)
+    const lx = 10 + (i + (list.length === 1 ? (p.x > W / 2 ? 1 : 0) : 0)) * (W - 20) / slots
+    return { ...p, lx, ly: above ? 14 : H - 18, width: (W - 20) / slots - 6, above }
+  })
+  return [...row(top, true), ...row(low, false)]
+})
+const NAMES: Partial<Record<Part, string>> = { chin: 'Throat', flank: 'Side' }
+const nameOf = (p: Part) => NAMES[p] ?? cap(p)
+const short = (words: string) => words.length > 34 ? `${words.slice(0, 32)}…` : words
+const spoken = computed(() => labels.value.map(l => `${nameOf(l.part)}: ${l.words}`).join('. '))
+</script>
+
+<template>
+  <figure class="relative bg-plate text-ink">
+    <svg :viewBox="`0 0 ${W} ${H}`" class="figure block w-full" role="img" :aria-label="`${finish.name}. ${spoken}`">
+      <g v-for="l in labels" :key="l.part" font-size="12.5">
+        <path :d="`M${l.lx + 20} ${l.above ? l.ly + 18 : l.ly - 12}L${l.x} ${l.y}`" stroke="currentColor" stroke-width="1" /><circle :cx="l.x" :cy="l.y" r="2.2" fill="currentColor" />
+        <text :x="l.lx" :y="l.ly" font-weight="700" fill="currentColor">{{ nameOf(l.part) }}</text><text :x="l.lx" :y="l.ly + 13.5" fill="currentColor">{{ short(l.words) }}</text>
+      </g>
+      <svg :x="OX" :y="OY" :width="240 * K" :height="104 * K" overflow="visible"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red && !showColour" :line="1.3" /></svg>
+    </svg>
+    <button
+      v-if="red" type="button" class="absolute right-2 bottom-10 min-h-11 border border-ink bg-page px-2 text-[13px] font-semibold" @pointerdown="showColour = true" @pointerup="showColour = false" @pointerleave="showColour = false" @keydown.space.prevent="showColour = true" @keyup.space="showColour = false"
+    >
+      Hold to see colour
+    </button>
+  </figure>
+</template>

@@ -1,0 +1,56 @@
+import { type Remote, wrap } from 'comlink'
+import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { RankingWorker } from '../workers/ranking.worker'
+import type { ScreenAsk, ScreenModel } from '../workers/screen'
+
+/** The answer is said to be on its way when it takes longer than this, ms. */
+const SLOW_MS = 250
+
+/**
+ * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made, only the latest next question is
+ * remembered: a drag never queues up, stale results are dropped, and the last state is always the one shown.
+ */
+export function useScreen(ask: () => ScreenAsk) {
+  const screen = shallowRef<ScreenModel | null>(null)
+  const slow = ref(false)
+  const failed = ref(false)
+  let worker: Worker | null = null
+  let remote: Remote<RankingWorker> | null = null
+  let busy = false
+  let next: ScreenAsk | null = null
+
+  async function work(q: ScreenAsk): Promise<ScreenModel> {
+    if (!remote && !failed.value) {
+      worker = new Worker(new URL('../workers/ranking.worker.ts', import.meta.url), { type: 'module' })
+      worker.onerror = () => { failed.value = true }
+      remote = wrap<RankingWorker>(worker)
+    }
+    if (remote && !failed.value) return remote.work(q)
+    // No worker to be had: the page itself works it out, slower but the same.
+    return (await import('../workers/screen')).workScreen(q)
+  }
+
+  async function run(q: ScreenAsk): Promise<void> {
+    if (busy) {
+      next = q
+      return
+    }
+    busy = true
+    const timer = setTimeout(() => { slow.value = true }, SLOW_MS)
+    try {
+      screen.value = await work(q)
+    }
+    finally {
+      clearTimeout(timer)
+      slow.value = false
+      busy = false
+      const latest = next
+      next = null
+      if (latest) void run(latest)
+    }
+  }
+
+  watch(ask, q => void run(q), { immediate: true })
+  onScopeDispose(() => worker?.terminate())
+  return { screen, slow }
+}

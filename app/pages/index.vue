@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { DateTime } from 'luxon'
+import { computed, onMounted, ref } from 'vue'
+import CallsPanel from '../components/calls/CallsPanel.vue'
+import LurePicker from '../components/calls/LurePicker.vue'
+import HintStrip from '../components/column/HintStrip.vue'
+import WaterColumn from '../components/column/WaterColumn.vue'
+import Sheet from '../components/common/Sheet.vue'
+import PlatePanel from '../components/plate/PlatePanel.vue'
+import ThreeRods from '../components/rods/ThreeRods.vue'
+import ConditionsSheet from '../components/sheets/ConditionsSheet.vue'
+import FoodSheet from '../components/sheets/FoodSheet.vue'
+import HelpSheet from '../components/sheets/HelpSheet.vue'
+import KeptSheet from '../components/sheets/KeptSheet.vue'
+import StatusLine from '../components/StatusLine.vue'
+import TopBar from '../components/TopBar.vue'
+import { COLUMN_STOPS } from '../composables/useColumn'
+import { useKeys } from '../composables/useKeys'
+import { useSceneLink } from '../composables/useSceneLink'
+import { useScreen } from '../composables/useScreen'
+import { useCallsStore } from '../stores/calls'
+import { useSceneStore } from '../stores/scene'
+import { THEMES, useSettingsStore } from '../stores/settings'
+import { useWatersStore } from '../stores/waters'
+import { JAR_WORDS, PHASE_OPTIONS } from '../utils/words'
+import { requestOf } from '../utils/scene'
+import { BACKGROUNDS } from '#core/sight/backgrounds'
+
+/** The main screen: the water, the calls, the plate. */
+const store = useSceneStore()
+const settings = useSettingsStore()
+const calls = useCallsStore()
+const waters = useWatersStore()
+useSceneLink()
+
+const phone = useMediaQuery('(max-width: 759px)')
+const reachM = ref(3)
+const chosenId = ref<string | null>(null)
+/** Five distances about where the fish is, the fish's own in second place. */
+const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.scene.fishM))
+const { screen, slow } = useScreen(() => ({
+  request: requestOf(store.scene, settings.units), depthsM: COLUMN_STOPS.map(f => f * reachM.value), side: store.scene.side, watcher: settings.watcher, selectedId: chosenId.value, stripM: stripM.value,
+}))
+const selectedId = computed(() => screen.value?.selectedId ?? null)
+const selected = computed(() => screen.value?.answer.ranked.find(c => c.finish.id === selectedId.value)?.finish ?? null)
+
+type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
+const sheet = ref<SheetName | null>(null)
+const open = (name: SheetName) => { sheet.value = name }
+function choose(id: string) {
+  chosenId.value = id
+  if (phone.value) sheet.value = 'plate'
+}
+
+const justKept = ref<{ id: string, name: string } | null>(null)
+function keep() {
+  if (!selected.value) return
+  const { limit: _limit, units: _units, ...asked } = requestOf(store.scene, settings.units)
+  justKept.value = { id: calls.keep(asked, selected.value, store.scene.waterId), name: selected.value.name }
+}
+function takeBack() {
+  if (justKept.value) calls.forget(justKept.value.id)
+  justKept.value = null
+}
+
+const place = computed(() => {
+  const d = DateTime.fromMillis(store.scene.timeMs, { zone: 'utc' }).plus({ minutes: store.scene.offsetMin }).toFormat('ccc d LLL')
+  return `${d}\n${waters.current?.name ?? `${Math.abs(store.scene.latitude).toFixed(1)}° ${store.scene.latitude < 0 ? 'S' : 'N'}`}`
+})
+const phase = computed(() => PHASE_OPTIONS.find(p => p.value === (store.scene.season ?? screen.value?.phase))?.words ?? '')
+
+const list = ref<InstanceType<typeof CallsPanel> | null>(null)
+const picker = ref<InstanceType<typeof LurePicker> | null>(null)
+useKeys({
+  undo: store.undo, redo: store.redo, keep, next: () => list.value?.step(1), previous: () => list.value?.step(-1),
+  rod: n => screen.value && (chosenId.value = screen.value.answer.rotation[n]!.finishId),
+  theme: () => { settings.theme = THEMES[(THEMES.indexOf(settings.theme) + 1) % 3]! }, units: () => { settings.units = settings.units === 'us' ? 'metric' : 'us' },
+  watcher: () => { settings.watcher = settings.watcher === 'diver' ? 'fish' : 'diver' }, lure: () => picker.value?.focus(),
+  conditions: () => open('conditions'), food: () => open('food'), kept: () => open('kept'), help: () => open('help'),
+})
+onMounted(() => {
+  void calls.load()
+  void waters.load()
+})
+const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'What they are eating', kept: 'Kept calls', help: 'Keys and words', plate: 'The finish' }
+</script>
+
+<template>
+  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-[76px]' : 'grid h-dvh grid-cols-[minmax(340px,424px)_minmax(0,1fr)] xl:grid-cols-[424px_minmax(440px,1fr)_minmax(374px,30vw)]'">
+    <div class="flex min-h-0 flex-col" :class="phone ? 'h-[430px] landscape:h-[86dvh]' : 'border-r-2 border-ink'">
+      <HintStrip /><WaterColumn v-model:reach-m="reachM" class="min-h-0 flex-1" :screen="screen" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
+    </div>
+    <nav v-if="phone" class="figure grid grid-cols-4 bg-[var(--bed2)] text-[14px] font-semibold text-[var(--on-bed)]" aria-label="Conditions">
+      <button v-for="b in [BACKGROUNDS[store.scene.background].words, phase, JAR_WORDS[store.scene.tint], 'More']" :key="b" type="button" class="min-h-11 truncate border-r border-current/40 px-1 capitalize last:border-0" @click="open('conditions')">{{ b }}</button>
+    </nav>
+    <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'xl:contents'">
+      <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
+        <TopBar :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
+        <StatusLine :slow="slow" /><LurePicker ref="picker" />
+        <CallsPanel ref="list" class="min-h-0 flex-1" :screen="screen" :selected-id="selectedId" :phone="phone" @select="choose" />
+        <footer v-if="screen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
+          <div v-if="!phone" class="mb-1.5 flex items-center gap-3">
+            <h2 class="figure text-[20px] font-bold">Three rods</h2>
+            <p v-if="justKept" role="status" class="ml-auto truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-9 underline" @click="takeBack">Take back</button></p>
+            <button type="button" class="action ml-auto whitespace-nowrap" :class="justKept ? 'ml-0' : ''" @click="keep">I tied this on</button>
+          </div>
+          <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>
+          <ThreeRods :rods="screen.answer.rotation" :selected-id="selectedId" @select="choose" />
+        </footer>
+      </div>
+      <div v-if="!phone" class="min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
+        <div v-if="screen" class="flex items-center gap-3 px-3 pt-2 xl:hidden"><p v-if="justKept" role="status" class="truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-11 underline" @click="takeBack">Take back</button></p><button type="button" class="action ml-auto" @click="keep">I tied this on</button></div>
+        <PlatePanel v-if="screen" :screen="screen" @select="choose" />
+      </div>
+    </div>
+    <div v-if="phone" class="fixed right-0 bottom-0 left-0 z-30 flex h-[72px] border-t-2 border-ink bg-page">
+      <p class="min-w-0 flex-1 px-3 py-2 leading-tight">
+        <template v-if="justKept"><span role="status" class="block truncate">Kept: <b>{{ justKept.name }}</b></span><button type="button" class="min-h-8 underline" @click="takeBack">Take back</button></template>
+        <template v-else><span class="block text-[14px] text-ink2">Chosen</span><b class="line-clamp-2">{{ selected?.name }}</b></template>
+      </p>
+      <button type="button" class="action h-full text-[18px]" @click="keep">I tied this on</button>
+    </div>
+    <Sheet :open="sheet !== null" :title="sheet ? TITLES[sheet] : ''" @close="sheet = null">
+      <ConditionsSheet v-if="sheet === 'conditions'" /><FoodSheet v-else-if="sheet === 'food'" :screen="screen" /><KeptSheet v-else-if="sheet === 'kept'" /><HelpSheet v-else-if="sheet === 'help'" /><PlatePanel v-else-if="sheet === 'plate' && screen" :screen="screen" class="-m-4" @select="choose" />
+    </Sheet>
+  </main>
+</template>

@@ -1,0 +1,29 @@
+import { type Coat, coatBase, srgbOfCoat } from '#core/finish/drawn'
+import type { Finish } from '#core/finish/finish'
+import type { Part } from '#core/finish/parts'
+import { hex } from '#core/spectrum/colour'
+
+/** How one part is to be drawn in the hand. */
+export interface Drawn {
+  colour: string
+  material: Coat['material']
+  specks: { colour: string, cover: number, mirror: boolean }[]
+}
+export type Dress = Partial<Record<Part, Drawn>>
+
+const drawn = new Map<Coat, Drawn>()
+
+/** A coat as drawn. */
+export function drawCoat(coat: Coat): Drawn {
+  let d = drawn.get(coat)
+  if (!d) {
+    d = { colour: hex(srgbOfCoat(coat)), material: coat.material, specks: coat.speckles.map(s => ({ colour: hex(coatBase(s.paint)), cover: s.cover, mirror: s.mirror })) }
+    drawn.set(coat, d)
+  }
+  return d
+}
+
+/** Every part of a finish as drawn. */
+export function dressOf(finish: Finish): Dress {
+  return Object.fromEntries(finish.parts.map(p => [p.part, drawCoat(p.coat)]))
+}

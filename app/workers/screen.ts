@@ -1,0 +1,84 @@
+import { hex } from '#core/spectrum/colour'
+import type { Request } from '#core/conditions/request'
+import type { Side } from '#core/finish/lures'
+import type { Part } from '#core/finish/parts'
+import { type Answer } from '#core/ranking/answer'
+import { answerOf, rank } from '#core/ranking/recommend'
+import { type ContrastCurve, type Watcher, contrastCurve, painter, waterColumn } from '#core/sight/appearance'
+import { BITE_M } from '#core/sight/view'
+import { clarityWord } from '#core/water/words'
+
+/** What the screen asks for: the engine's request and how to draw the answer. */
+export interface ScreenAsk {
+  request: Request
+  /** Depths at which the column's colour is wanted, m. */
+  depthsM: number[]
+  side: Side
+  watcher: Watcher
+  /** The finish on the plate; the first pick when it is not of this lure. */
+  selectedId: string | null
+  /** Distances of the as-seen strip, m. */
+  stripM: number[]
+}
+
+export type PartColours = Partial<Record<Part, string>>
+export interface SeenOut { distanceM: number, water: string, parts: PartColours }
+export interface Curve extends ContrastCurve { finishId: string, name: string }
+
+/** Everything the screen draws, worked out in one go so that no two parts of it can disagree. */
+export interface ScreenModel {
+  answer: Answer
+  lure: Request['lure']
+  depthM: number
+  fishM: number
+  sunDeg: number
+  phase: string
+  clarity: string
+  column: { depthM: number, colour: string, luminance: number, cones: number[] }[]
+  /** Light left at the lure for each cone, short to long, as a share of that just under the surface. */
+  conesLeft: number[]
+  seen: Record<string, SeenOut>
+  selectedId: string
+  strip: SeenOut[]
+  curves: Curve[]
+  prey: { kind: string, share: number }[]
+  preyMoved: { clue: string, kind: string, from: number, to: number }[]
+  weights: { share: Record<string, number>, because: string[] }
+  /** True where too little light is left for colour. */
+  colourBlind: boolean
+}
+
+/** Points along the contrast curves. */
+const CURVE_POINTS = 40
+
+/** Work out a screen. Pure: used by the worker, and on the page where workers are refused. */
+export function workScreen(ask: ScreenAsk): ScreenModel {
+  const worked = rank(ask.request)
+  const { moment, ranked } = worked
+  const { scene, conditions } = moment
+  const paint = painter(scene, ask.side, ask.watcher)
+  const seenAt = (j: typeof ranked[number], m: number): SeenOut => {
+    const s = paint(j.finish, m)
+    return { distanceM: m, water: hex(s.water), parts: Object.fromEntries(Object.entries(s.parts).map(([p, c]) => [p, hex(c)])) }
+  }
+  const selected = ranked.find(j => j.finish.id === ask.selectedId) ?? ranked[0]!
+  const rivals = ranked.filter(j => j !== selected).slice(0, 2)
+  const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
+  const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, farthest * i / (CURVE_POINTS - 1)))
+  const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
+  return {
+    answer: answerOf(worked),
+    lure: conditions.lure, depthM: conditions.depthM, fishM: conditions.fishM, sunDeg: conditions.sunElevationDeg, phase: conditions.phase,
+    clarity: clarityWord(conditions.visibilityM),
+    column: column.slice(0, -1).map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),
+    conesLeft: column.at(-1)!.cones,
+    seen: Object.fromEntries(ranked.map(j => [j.finish.id, seenAt(j, conditions.fishM)])),
+    selectedId: selected.finish.id,
+    strip: ask.stripM.map(m => seenAt(selected, Math.max(BITE_M / 3, m))),
+    curves: [selected, ...rivals].map(j => ({ ...contrastCurve(scene, ask.side, j.finish, ranges), finishId: j.finish.id, name: j.finish.name })),
+    prey: conditions.prey.shares.map(s => ({ ...s })),
+    preyMoved: conditions.prey.moved.map(m => ({ ...m })),
+    weights: { share: worked.judge.weights.share, because: worked.judge.weights.because },
+    colourBlind: scene.stage.views.level.seen.colourShare < 0.1,
+  }
+}
