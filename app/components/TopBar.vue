@@ -28,4 +28,5 @@ const settings = useSettingsStore()
 
 <style scoped>
 .bar { padding: 0 12px; min-height: 44px; }
+@media (max-width: 759px) { .bar { padding: 0 8px; } }
 </style>

@@ -87,8 +87,8 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
 </script>
 
 <template>
-  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-[76px]' : 'grid h-dvh grid-cols-[minmax(340px,424px)_minmax(0,1fr)] xl:grid-cols-[424px_minmax(440px,1fr)_minmax(374px,30vw)]'">
-    <div class="flex min-h-0 flex-col" :class="phone ? 'h-[430px] landscape:h-[86dvh]' : 'border-r-2 border-ink'">
+  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-[76px]' : 'grid h-dvh overflow-hidden grid-cols-[minmax(340px,424px)_minmax(0,1fr)] xl:grid-cols-[424px_minmax(440px,1fr)_minmax(374px,30vw)]'">
+    <div class="flex min-h-0 flex-col" :class="phone ? 'h-[404px] landscape:h-[86dvh]' : 'border-r-2 border-ink'">
       <HintStrip /><WaterColumn v-model:reach-m="reachM" class="min-h-0 flex-1" :screen="screen" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
     </div>
     <nav v-if="phone" class="figure grid grid-cols-4 bg-[var(--bed2)] text-[14px] font-semibold text-[var(--on-bed)]" aria-label="Conditions">
@@ -96,7 +96,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
     </nav>
     <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'xl:contents'">
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
-        <TopBar :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
+        <TopBar v-if="!phone" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
         <StatusLine :slow="slow" /><LurePicker ref="picker" />
         <CallsPanel ref="list" class="min-h-0 flex-1" :screen="screen" :selected-id="selectedId" :phone="phone" @select="choose" />
         <footer v-if="screen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
@@ -108,6 +108,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
           <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>
           <ThreeRods :rods="screen.answer.rotation" :selected-id="selectedId" @select="choose" />
         </footer>
+        <TopBar v-if="phone" class="border-t-2" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
       </div>
       <div v-if="!phone" class="min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
         <div v-if="screen" class="flex items-center gap-3 px-3 pt-2 xl:hidden"><p v-if="justKept" role="status" class="truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-11 underline" @click="takeBack">Take back</button></p><button type="button" class="action ml-auto" @click="keep">I tied this on</button></div>

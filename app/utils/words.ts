@@ -29,6 +29,8 @@ export const SALINITY_OPTIONS = options(VOCABULARY.salinity, k => k)
 export const PRESSURE_OPTIONS = options(VOCABULARY.pressure, k => ({ low: 'few boats', normal: 'usual pressure', high: 'much fished' })[k])
 export const TREND_OPTIONS = options(VOCABULARY.trend, k => k)
 
+/** Short names for the season strip. */
+export const PHASE_SHORT = { winter: 'Winter', prespawn: 'Pre-spawn', spawn: 'Spawn', postspawn: 'Post', summer: 'Summer', autumn: 'Autumn' } as const
 /** Short names for the jars. */
 export const JAR_WORDS = { 'blue-clear': 'Clear', 'green': 'Algae', 'tea': 'Tea', 'brown': 'Silt', 'mixed': 'Mixed' } as const
 /** Short names for the lure picker. */

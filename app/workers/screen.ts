@@ -39,6 +39,8 @@ export interface ScreenModel {
   conesLeft: number[]
   seen: Record<string, SeenOut>
   selectedId: string
+  /** The chosen finish as it looks from close by, for the picture. */
+  close: PartColours
   strip: SeenOut[]
   curves: Curve[]
   prey: { kind: string, share: number }[]
@@ -74,6 +76,7 @@ export function workScreen(ask: ScreenAsk): ScreenModel {
     conesLeft: column.at(-1)!.cones,
     seen: Object.fromEntries(ranked.map(j => [j.finish.id, seenAt(j, conditions.fishM)])),
     selectedId: selected.finish.id,
+    close: seenAt(selected, BITE_M / 3).parts,
     strip: ask.stripM.map(m => seenAt(selected, Math.max(BITE_M / 3, m))),
     curves: [selected, ...rivals].map(j => ({ ...contrastCurve(scene, ask.side, j.finish, ranges), finishId: j.finish.id, name: j.finish.name })),
     prey: conditions.prey.shares.map(s => ({ ...s })),

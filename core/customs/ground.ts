@@ -2,13 +2,13 @@ import type { Custom } from '#core/customs/custom'
 
 /** Customs about what lies behind the lure, and about soft plastics and jigs near it. */
 export const GROUND_CUSTOMS: readonly Custom[] = [
-  { id: 'green-over-weed', school: 'blend', when: { backgrounds: ['green-weed'], visibilityM: [1, 30] }, favours: { first: ['olive', 'green'] }, strength: 0.55, claim: 'hides',
+  { id: 'green-over-weed', school: 'blend', when: { surface: false, backgrounds: ['green-weed'], visibilityM: [1, 30] }, favours: { first: ['olive', 'green'] }, strength: 0.55, claim: 'hides',
     words: 'Over green weed, green: prey that lives there wears it.' },
-  { id: 'brown-over-brown-weed', school: 'blend', when: { backgrounds: ['brown-weed', 'wood'], visibilityM: [0.8, 30] }, favours: { first: ['brown', 'olive', 'tan'] }, strength: 0.45, claim: 'hides',
+  { id: 'brown-over-brown-weed', school: 'blend', when: { surface: false, backgrounds: ['brown-weed', 'wood'], visibilityM: [0.8, 30] }, favours: { first: ['brown', 'olive', 'tan'] }, strength: 0.45, claim: 'hides',
     words: 'Brown weed and wood: browns and green pumpkin.' },
-  { id: 'sand-over-sand', school: 'blend', when: { backgrounds: ['sand', 'clay'], visibilityM: [1, 30] }, favours: { families: ['tan', 'clear', 'smoke', 'bone', 'brown'], traits: { vivid: false } }, strength: 0.45, claim: 'hides',
+  { id: 'sand-over-sand', school: 'blend', when: { surface: false, backgrounds: ['sand', 'clay'], visibilityM: [1, 30] }, favours: { families: ['tan', 'clear', 'smoke', 'bone', 'brown'], traits: { vivid: false } }, strength: 0.45, claim: 'hides',
     words: 'Over pale bottom, sand-brown and see-through.' },
-  { id: 'dark-over-dark', school: 'blend', when: { backgrounds: ['dark-mud', 'rock'], visibilityM: [0.6, 30] }, favours: { first: ['black', 'blue', 'brown', 'olive', 'purple'] }, strength: 0.5, claim: 'hides',
+  { id: 'dark-over-dark', school: 'blend', when: { surface: false, backgrounds: ['dark-mud', 'rock'], visibilityM: [0.6, 30] }, favours: { first: ['black', 'blue', 'brown', 'olive', 'purple'] }, strength: 0.5, claim: 'hides',
     words: 'Darker over dark bottoms, as the prey there is.' },
   { id: 'dark-in-tannin', school: 'blend', when: { tints: ['tea'], groups: ['soft-plastic', 'skirted'], visibilityM: [0.6, 4] }, favours: { first: ['black', 'brown', 'olive', 'purple'] }, strength: 0.35, claim: 'hides',
     words: 'Prey goes dark in tannin water, so do the plastics.' },

@@ -2,7 +2,7 @@ import type { Custom } from '#core/customs/custom'
 
 /** Customs about light, wind and clarity that hold for any lure. */
 export const LIGHT_CUSTOMS: readonly Custom[] = [
-  { id: 'flash-sun-wind', school: 'match', when: { sunny: [0.5, 1], windy: [0.4, 1], visibilityM: [0.8, 30], groups: ['hard-bait', 'skirted', 'spoon', 'inshore', 'surface'] }, favours: { traits: { flash: 'high' } }, strength: 0.6, claim: 'flash',
+  { id: 'flash-sun-wind', school: 'match', when: { sunny: [0.5, 1], windy: [0.8, 1], visibilityM: [0.8, 30], groups: ['hard-bait', 'skirted', 'spoon', 'inshore', 'surface'] }, favours: { traits: { flash: 'high' } }, strength: 0.6, claim: 'flash',
     words: 'Sun with wind calls for flash: the chop breaks it up and fish take it for fleeing bait.' },
   { id: 'flash-sun', school: 'match', when: { sunny: [0.6, 1], visibilityM: [1.2, 30], groups: ['hard-bait', 'skirted', 'spoon', 'inshore'] }, favours: { traits: { flash: 'high' }, families: ['silver', 'gold', 'white'] }, strength: 0.22, claim: 'flash',
     words: 'Sun on clear water gives a metallic side something to throw back.' },

@@ -53,25 +53,30 @@ function shownToday(m: Measured, moment: Moment): number {
   return m.finish.families.some(f => seen.includes(f)) ? SHOWN.partly : 0
 }
 
+/** How far apart the two groups' means must lie, beside the whole field's spread, before the optics take a side. */
+const PLAIN_GAIN = 0.1
+
 /** Check a custom's claim: do the finishes it favours really show farther, look more alike, hide or flash here than the rest? */
-function opticsVerdict(custom: Custom, all: readonly Measured[]): OpticsVerdict {
+function opticsVerdict(custom: Custom, all: readonly Measured[], moment: Moment): OpticsVerdict {
   if (custom.claim === 'none') return 'unexplained'
-  const measure = MEASURES[({ shows: 'reach', natural: 'natural', hides: 'hidden', flash: 'flash' } as const)[custom.claim]]
+  const measure = ({ shows: 'reach', natural: 'natural', hides: 'hidden', flash: 'flash' } as const)[custom.claim]
+  const value = MEASURES[measure]
   let inSum = 0, inN = 0, outSum = 0, outN = 0
   for (const m of all) {
     const fit = fits(custom.favours, m)
     if (fit >= 0.6) {
-      inSum += measure(m)
+      inSum += value(m)
       inN++
     }
     else if (fit === 0) {
-      outSum += measure(m)
+      outSum += value(m)
       outN++
     }
   }
   if (!inN || !outN) return 'unexplained'
-  const gain = (inSum / inN - outSum / outN) * Math.sign(custom.strength)
-  return gain > 0.01 ? 'supports' : gain < -0.01 ? 'contradicts' : 'unexplained'
+  const { up, down } = moment.field[measure]
+  const gain = (inSum / inN - outSum / outN) * Math.sign(custom.strength) / Math.max(up, down)
+  return gain > PLAIN_GAIN ? 'supports' : gain < -PLAIN_GAIN ? 'contradicts' : 'unexplained'
 }
 
 /** Prepare to judge finishes in a moment, by one school or all in balance. */
@@ -103,7 +108,7 @@ export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
     judge, weights,
     verdict(c) {
       let v = verdicts.get(c.id)
-      if (!v) verdicts.set(c.id, v = opticsVerdict(c, all))
+      if (!v) verdicts.set(c.id, v = opticsVerdict(c, all, moment))
       return v
     },
   }

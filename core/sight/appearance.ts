@@ -15,8 +15,8 @@ import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
 export type Watcher = 'diver' | 'fish'
 
 /** Display luminance (0-1, linear) of the brightest water, and of the darkest that still shows a hue. */
-const BRIGHTEST = 0.3
-const DARKEST = 0.012
+const BRIGHTEST = 0.2
+const DARKEST = 0.01
 /** Share of the light's strength that shows in the picture, as a power. */
 const PUPIL = 0.38
 
@@ -28,21 +28,29 @@ function shownLuminance(here: number, atSurface: number): number {
 /** Reference depth for "just under the surface", m. */
 const TOP_M = 0.05
 
-/** What the picture is exposed for: the water's own light looking level at a depth. */
-export interface Exposure { water: Spectrum, scale: number }
+/** What the picture is exposed for: a radiance shown at a set brightness, and the daylight that counts as white. */
+export interface Exposure { scale: number, white: readonly [number, number, number] }
+
+/** Linear RGB by which the day's own light above the water is neutral: the watcher has got used to it. */
+function whiteOf(scene: Scene): readonly [number, number, number] {
+  const light = scene.sky.direct.map((v, i) => v + scene.sky.diffuse[i]!)
+  const y = luminanceOfQuanta(light)
+  const rgb = linearFromXyz(xyzOfQuanta(light))
+  return [rgb[0] / y, rgb[1] / y, rgb[2] / y]
+}
 
 /** Exposure at a depth, shared by column, window and strip, so that the water has one colour everywhere. */
 export function exposureAt(scene: Scene, level: Spectrum, top: Spectrum): Exposure {
   // Night is drawn dim but not black: the eye of the picture adapts over twelve decades only so far.
   const dusk = Math.min(1, Math.max(0.12, (Math.log10(Math.max(1e-4, scene.sky.lux)) + 3) / 7))
   const y = shownLuminance(luminanceOfQuanta(level), luminanceOfQuanta(top)) * dusk
-  return { water: level, scale: y / Math.max(1e-300, luminanceOfQuanta(level)) }
+  return { scale: y / Math.max(1e-300, luminanceOfQuanta(level)), white: whiteOf(scene) }
 }
 
 /** A radiance as the diver's display colour under an exposure. */
 export function diverColour(radiance: Spectrum, e: Exposure): Srgb {
-  const [x, y, z] = xyzOfQuanta(radiance)
-  return srgbFromLinear(linearFromXyz([x * e.scale, y * e.scale, z * e.scale]))
+  const rgb = linearFromXyz(xyzOfQuanta(radiance))
+  return srgbFromLinear([rgb[0] * e.scale / e.white[0], rgb[1] * e.scale / e.white[1], rgb[2] * e.scale / e.white[2]])
 }
 
 /** Linear grey the fish's adapted background is drawn at in false colour. */
@@ -86,7 +94,7 @@ export function painter(scene: Scene, side: Side, watcher: Watcher): (finish: Fi
   // Looking up or down is exposed for what is seen there, at the same display brightness as looking level.
   const level = exposureAt(scene, scene.field.lh, top.lh)
   const lit = luminanceOfQuanta(view.far)
-  const exposure: Exposure = side === 'level' ? level : { water: view.far, scale: level.scale * luminanceOfQuanta(scene.field.lh) / Math.max(1e-300, lit) * (side === 'below' ? 1.6 : 0.8) }
+  const exposure: Exposure = side === 'level' ? level : { white: level.white, scale: level.scale * luminanceOfQuanta(scene.field.lh) / Math.max(1e-300, lit) * (side === 'below' ? 1.6 : 0.8) }
   const behind = new Float64Array(BANDS)
   const apparent = new Float64Array(BANDS)
   const radiance = new Float64Array(BANDS)

@@ -5,8 +5,8 @@ import type { SkyLight } from '#core/sky/light'
 import { BANDS, type Spectrum } from '#core/spectrum/grid'
 import type { WaterOptics } from '#core/water/optics'
 
-/** Luminance of sunlight in the water at which a glint is as bright as it ever gets to a fish, lux. */
-const FULL_GLINT_LUX = 60_000
+/** Glint at which the flash number stands at a half: chrome at arm's depth in clear water under noon sun (ours; it only sets the scale). */
+const HALF_FLASH = 600
 /** Share of scattered sunlight that stays in a tight enough beam to glint. */
 const KEPT_FORWARD = 0.45
 
@@ -41,5 +41,5 @@ export function flashOf(finish: Finish, glitter: Glitter, eye: Eye): number {
     if (peak > 0) glint += p.share * p.optics.glint * light / peak * Math.min(1, peak + 0.1)
   }
   const lux = glint / 10 * (0.4 + 0.6 * lureType(finish.lure).action) * glitter.lively
-  return lux / (lux + FULL_GLINT_LUX / 10)
+  return lux / (lux + HALF_FLASH)
 }

@@ -36,9 +36,9 @@ export interface Scene {
   glitter: Glitter
 }
 
-/** How far off a fish usually is when it notices a lure: well inside the disc depth, never under arm's length. */
+/** How far off a fish usually is when it decides: a little over half of what a lure shows to it, which is itself about half the disc depth. */
 export function usualFishM(visibilityM: number): number {
-  return Math.min(4, Math.max(0.3, 0.6 * visibilityM))
+  return Math.min(2.5, Math.max(0.2, 0.25 * visibilityM))
 }
 
 /** Work the chain: water from the reading, sky, light at the lure's depth, and the views from three sides. */

@@ -1,5 +1,5 @@
 import { DISC_BANDS, type WaterOptics, diffuseAttenuation, remoteReflectance, waterOptics } from '#core/water/optics'
-import { type Constituents, scaled } from '#core/water/tints'
+import { type Recipe, scaled } from '#core/water/tints'
 
 /** Contrast, per steradian, at which a person looking down loses a target (Lee et al. 2015). */
 const HUMAN_THRESHOLD = 0.013
@@ -34,7 +34,7 @@ export function vanishingDepthM(w: WaterOptics, reflectance = WHITE_DISC.reflect
  * How much of a recipe makes a target vanish at a given depth, by bisection on the logarithm of the amount; the depth falls as the
  * amount grows. Held at the ends where even pure water, or the thickest soup, will not do.
  */
-export function amountFor(recipe: Constituents, salt: boolean, depthM: number, reflectance?: number): number {
+export function amountFor(recipe: Recipe, salt: boolean, depthM: number, reflectance?: number): number {
   let lo = Math.log(1e-7)
   let hi = Math.log(1e4)
   for (let i = 0; i < 60; i++) {
@@ -46,6 +46,6 @@ export function amountFor(recipe: Constituents, salt: boolean, depthM: number, r
 }
 
 /** The water of a tint in which a white disc vanishes at a depth (m). */
-export function waterFromReading(recipe: Constituents, salt: boolean, discM: number): WaterOptics {
+export function waterFromReading(recipe: Recipe, salt: boolean, discM: number): WaterOptics {
   return waterOptics(scaled(recipe, amountFor(recipe, salt, discM)), salt)
 }

@@ -5,7 +5,7 @@ import { waterFromReading } from '#core/water/disc'
 import { TINTS, type TintId } from '#core/water/tints'
 
 /** The reading and the light path of the reference jar: enough colour to tell the tints apart, as a tall jar on white paper gives. */
-const JAR = { visibilityM: 0.7, pathM: 0.34 }
+const JAR = { visibilityM: 0.7, pathM: 0.9 }
 
 /**
  * Colour of a jar of a tint held before white: what absorption leaves of daylight over the path, with the paper's light thrown back by

@@ -1,39 +1,43 @@
-/** What colours the water, per unit of a recipe: algae as chlorophyll (mg/m³), tannin as a440 (1/m), silt (g/m³). */
+/** What colours the water: algae as chlorophyll (mg/m³), tannin as a440 (1/m), silt (g/m³). */
 export interface Constituents { chlorophyll: number, tannin: number, silt: number }
+
+/**
+ * A tint's recipe: each constituent at an amount of 1, and the power with which it grows as the water thickens. Silt and tannin do not keep
+ * step in nature: even a clear creek carries some silt, and tannin has a ceiling.
+ */
+export type Recipe = Readonly<Record<keyof Constituents, { at1: number, power: number }>>
 
 export interface Tint {
   id: string
   name: string
   /** How an angler knows it. */
   sign: string
-  /** Proportions; a visibility reading fixes how much of it there is. */
-  recipe: Constituents
+  recipe: Recipe
 }
+
+const recipe = (chlorophyll: [number, number], tannin: [number, number], silt: [number, number]): Recipe => ({
+  chlorophyll: { at1: chlorophyll[0], power: chlorophyll[1] }, tannin: { at1: tannin[0], power: tannin[1] }, silt: { at1: silt[0], power: silt[1] },
+})
 
 /**
  * The tints as records. Proportions are ours, chosen inside the spread of lake and estuary surveys so that
- * Kd(550) Z and c(550) Z of every tint stay within the published ranges (0.7-2.6 and 3-13).
+ * Kd(550) Z and c(550) Z of every tint stay within the published ranges (0.7-2.6 and 3-13) for disc depths Z of 0.1-12 m.
  */
 export const TINTS = {
-  'blue-clear': { id: 'blue-clear', name: 'blue-clear', sign: 'a white object stays white, deep water looks blue', recipe: { chlorophyll: 0.5, tannin: 0.04, silt: 0.3 } },
-  'green': { id: 'green', name: 'green (algae)', sign: 'a white object turns green; the jar settles to a green film', recipe: { chlorophyll: 15, tannin: 0.5, silt: 1.6 } },
-  'tea': { id: 'tea', name: 'tea (tannin)', sign: 'a jar of it is clear but brown, like tea', recipe: { chlorophyll: 0.8, tannin: 5, silt: 1.6 } },
-  'brown': { id: 'brown', name: 'brown (silt)', sign: 'a jar of it is cloudy and settles to mud', recipe: { chlorophyll: 2, tannin: 0.7, silt: 20 } },
-  'mixed': { id: 'mixed', name: 'mixed', sign: 'green or brown and cloudy: algae, tannin and silt together', recipe: { chlorophyll: 9, tannin: 1.6, silt: 5 } },
+  'blue-clear': { id: 'blue-clear', name: 'blue-clear', sign: 'a white object stays white, deep water looks blue', recipe: recipe([0.5, 0.8], [0.02, 0.7], [1.5, 1]) },
+  'green': { id: 'green', name: 'green (algae)', sign: 'a white object turns green; the jar settles to a green film', recipe: recipe([70, 1], [0.15, 0.8], [5, 0.9]) },
+  'tea': { id: 'tea', name: 'tea (tannin)', sign: 'a jar of it is clear but brown, like tea', recipe: recipe([2, 1], [16, 1], [2.85, 0.33]) },
+  'brown': { id: 'brown', name: 'brown (silt)', sign: 'a jar of it is cloudy and settles to mud', recipe: recipe([1.5, 0.5], [2.4, 0.75], [24, 0.9]) },
+  'mixed': { id: 'mixed', name: 'mixed', sign: 'green or brown and cloudy: algae, tannin and silt together', recipe: recipe([16, 0.8], [2, 0.8], [6, 0.9]) },
 } as const satisfies Record<string, Tint>
 export type TintId = keyof typeof TINTS
 
 /** The darkest natural blackwaters absorb about this much at 440 nm, per metre; darker readings come from silt. */
-const TANNIN_CEILING = 25
-/** Silt thins more slowly than what is dissolved: even the clearest lake keeps some in suspension. */
-const SILT_POWER = 0.5
+const TANNIN_CEILING = 20
 
 /** A recipe in a given amount (1 = as listed). Grows with the amount in every constituent. */
-export function scaled(recipe: Constituents, amount: number): Constituents {
-  const tannin = recipe.tannin * amount
-  return {
-    chlorophyll: recipe.chlorophyll * amount,
-    tannin: tannin / (1 + tannin / TANNIN_CEILING),
-    silt: recipe.silt * amount ** SILT_POWER,
-  }
+export function scaled(r: Recipe, amount: number): Constituents {
+  const grown = (k: keyof Constituents) => r[k].at1 * amount ** r[k].power
+  const tannin = grown('tannin')
+  return { chlorophyll: grown('chlorophyll'), tannin: tannin / (1 + tannin / TANNIN_CEILING), silt: grown('silt') }
 }

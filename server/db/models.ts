@@ -58,29 +58,30 @@ export class Call extends Model<InferAttributes<Call>, InferCreationAttributes<C
   declare createdAt: CreationOptional<Date>
 }
 
-const text = { type: DataTypes.TEXT, allowNull: false }
-const real = { type: DataTypes.DOUBLE, allowNull: false }
+// Sequelize writes into the definitions it is given, so each column gets one of its own.
+const text = () => ({ type: DataTypes.TEXT, allowNull: false })
+const real = () => ({ type: DataTypes.DOUBLE, allowNull: false })
 
 /** Attach the models to a connection. Tables and constraints belong to the migrations. */
 export function defineModels(sequelize: Sequelize) {
   const common = { sequelize, underscored: true, timestamps: false }
   Angler.init({ id: { type: DataTypes.UUID, primaryKey: true }, createdAt: DataTypes.DATE }, { ...common, modelName: 'Angler', tableName: 'anglers' })
   LureTypeRow.init({
-    id: { type: DataTypes.TEXT, primaryKey: true }, words: text, groupName: text,
-    surface: { type: DataTypes.BOOLEAN, allowNull: false }, salt: { type: DataTypes.BOOLEAN, allowNull: false }, runsFromM: real, runsToM: real,
+    id: { type: DataTypes.TEXT, primaryKey: true }, words: text(), groupName: text(),
+    surface: { type: DataTypes.BOOLEAN, allowNull: false }, salt: { type: DataTypes.BOOLEAN, allowNull: false }, runsFromM: real(), runsToM: real(),
   }, { ...common, modelName: 'LureType', tableName: 'lure_types' })
   FinishRow.init({
-    id: { type: DataTypes.TEXT, primaryKey: true }, lureTypeId: text, name: text,
+    id: { type: DataTypes.TEXT, primaryKey: true }, lureTypeId: text(), name: text(),
     families: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false }, traits: { type: DataTypes.JSONB, allowNull: false }, parts: { type: DataTypes.JSONB, allowNull: false },
     retired: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
   }, { ...common, modelName: 'Finish', tableName: 'finishes' })
   Water.init({
-    id: { type: DataTypes.UUID, primaryKey: true }, anglerId: { type: DataTypes.UUID, allowNull: true }, name: text, kind: text, latitude: real, longitude: real,
-    salinity: text, usualTint: text, usualVisibilityM: real, prey: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false }, note: text,
+    id: { type: DataTypes.UUID, primaryKey: true }, anglerId: { type: DataTypes.UUID, allowNull: true }, name: text(), kind: text(), latitude: real(), longitude: real(),
+    salinity: text(), usualTint: text(), usualVisibilityM: real(), prey: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false }, note: text(),
   }, { ...common, modelName: 'Water', tableName: 'waters' })
   Call.init({
     id: { type: DataTypes.UUID, primaryKey: true }, anglerId: { type: DataTypes.UUID, allowNull: false }, waterId: { type: DataTypes.UUID, allowNull: true },
-    asked: { type: DataTypes.JSONB, allowNull: false }, answer: { type: DataTypes.JSONB, allowNull: false }, engineVersion: text, tiedOn: text,
+    asked: { type: DataTypes.JSONB, allowNull: false }, answer: { type: DataTypes.JSONB, allowNull: false }, engineVersion: text(), tiedOn: text(),
     keptAt: { type: DataTypes.DATE, allowNull: false }, createdAt: DataTypes.DATE,
   }, { ...common, modelName: 'Call', tableName: 'calls' })
   return { Angler, LureTypeRow, FinishRow, Water, Call }

@@ -36,7 +36,7 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.finish.name}. Fi
   >
     <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">
       <span class="figure flex items-center justify-center font-semibold" :class="[selected ? 'chosen' : '', phone ? 'h-[112px] w-[46px] text-[26px]' : 'w-[42px] text-[23px]']">{{ call.rank }}</span>
-      <span class="flex bg-plate" :class="phone ? 'h-[112px] flex-1' : 'my-1 h-[78px] w-[228px]'">
+      <span class="flex bg-plate" :class="phone ? 'h-[112px] flex-1' : 'my-1 h-[78px] w-[200px]'">
         <span class="flex w-1/2 items-center p-1"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red" :line="2" /></span>
         <span class="flex w-1/2 items-center p-1" :style="{ background: water }"><LureFigure v-if="seen" :lure="finish.lure" :seen="seen.parts" :red="red" /></span>
       </span>

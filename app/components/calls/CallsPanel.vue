@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useVirtualList } from '@vueuse/core'
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
@@ -22,6 +22,11 @@ const maxM = computed(() => Math.max(0.1, ...calls.value.map(c => c.sightingRang
 const rowHeight = computed(() => props.phone ? 169 : 105)
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(calls, { itemHeight: () => rowHeight.value, overscan: 2 })
 
+/** On a phone the page itself scrolls: the first few, then all on request. */
+const FIRST_FEW = 6
+const showAll = ref(false)
+const rows = computed(() => props.phone ? (showAll.value ? calls.value : calls.value.slice(0, FIRST_FEW)).map((data, index) => ({ data, index })) : list.value)
+
 /** Group of look-alikes each finish is in. */
 const groupOf = computed(() => {
   const out = new Map<string, string[]>()
@@ -31,7 +36,7 @@ const groupOf = computed(() => {
 const rankOf = computed(() => new Map(calls.value.map(c => [c.finish.id, c.rank])))
 function alike(id: string): string | null {
   const others = (groupOf.value.get(id) ?? []).filter(x => x !== id).map(x => rankOf.value.get(x)!).sort((a, b) => a - b)
-  return others.length ? `Same to the fish as ${others.slice(0, 4).join(', ')}${others.length > 4 ? ` and ${others.length - 4} more` : ''}` : null
+  return others.length ? `Looks like ${others.slice(0, 3).join(', ')}${others.length > 3 ? ` and ${others.length - 3} more` : ''}` : null
 }
 /** Neighbours in the list that the fish cannot tell apart are joined by a bracket. */
 function joined(i: number): 'none' | 'start' | 'middle' | 'end' {
@@ -64,7 +69,7 @@ defineExpose({ step })
 
 <template>
   <section class="flex min-h-0 flex-col" aria-label="Ranked calls">
-    <div class="flex flex-wrap items-stretch border-b border-ink text-[13px]">
+    <div class="flex flex-wrap items-stretch border-b border-ink text-[13px] max-md:order-last max-md:border-t max-md:text-[15px]">
       <Choice class="w-[190px]" label="School" :value="store.scene.school" :options="SCHOOL_OPTIONS" @change="v => store.set({ school: v })" />
       <Choice class="min-w-[170px] flex-1" label="The picture at the fish" :value="settings.watcher" :options="watchers" @change="v => settings.watcher = v" />
       <span class="flex items-center gap-3 px-3 text-ink2 max-sm:w-full max-sm:py-1.5" aria-hidden="true">
@@ -80,10 +85,11 @@ defineExpose({ step })
     <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
         <CallRow
-          v-for="{ data, index } in phone ? calls.slice(0, 12).map((data, index) => ({ data, index })) : list" :key="data.finish.id" :call="data" :seen="screen.seen[data.finish.id]" :side="side" :fish-m="screen.fishM" :max-m="maxM"
+          v-for="{ data, index } in rows" :key="data.finish.id" :call="data" :seen="screen.seen[data.finish.id]" :side="side" :fish-m="screen.fishM" :max-m="maxM"
           :selected="data.finish.id === selectedId" :phone="phone" :alike="alike(data.finish.id)" :joined="joined(index)" :note="note(index)" :title="`${data.finish.name} at ${lengthText(screen.fishM)}`" @select="emit('select', data.finish.id)"
         />
       </div>
+      <button v-if="phone && !showAll && calls.length > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ calls.length }} calls</button>
     </div>
   </section>
 </template>

@@ -29,7 +29,6 @@ const curves = computed(() => {
 const left = computed(() => c.screen.value?.conesLeft ?? [])
 const NAMES = computed(() => left.value.length === 3 ? ['blue', 'green', 'yellow'] : SPECIES[store.scene.species].conesNm[0] < 500 ? ['blue', 'green'] : ['green', 'red'])
 const DASHES = ['', '4 3', '1.5 2.5']
-const noteM = computed(() => Math.max(c.reachM.value * 0.8, 0))
 const percent = (v: number) => v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Number((v * 100).toFixed(1)) : '<0.1'
 </script>
 
@@ -42,11 +41,10 @@ const percent = (v: number) => v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Num
       <path :d="`M${strip + 2} ${t.y}h8`" :stroke="t.ink" stroke-width="1.4" /><text :x="strip + 14" :y="t.y + 4.5" :fill="t.ink">{{ t.shown }}</text>
     </g>
   </svg>
-  <div class="figure pointer-events-none absolute left-[62px] text-[13px] font-medium" :style="{ top: `${c.yOf(noteM) - 10}px`, color: c.inkAt(noteM) }">
-    <p>Light left at the lure</p>
-    <p v-if="left.length" class="flex gap-3 font-bold">
+  <div class="figure pointer-events-none absolute right-3 bottom-1.5 z-10 text-right text-[13px] leading-tight font-medium text-[var(--on-bed)]">
+    <p>{{ c.screen.value?.colourBlind ? 'Too dark for colour. ' : '' }}Light left at the lure</p>
+    <p v-if="left.length" class="flex justify-end gap-3 font-bold">
       <span v-for="(v, i) in left" :key="i" class="flex items-center gap-1"><svg width="18" height="4" aria-hidden="true"><path d="M0 2H18" stroke="currentColor" stroke-width="1.8" :stroke-dasharray="DASHES[i]" /></svg>{{ NAMES[i] }} {{ percent(v) }} %</span>
     </p>
-    <p v-if="c.screen.value?.colourBlind">Too dark for colour</p>
   </div>
 </template>

@@ -3,12 +3,14 @@ import { computed } from 'vue'
 import { useColumn } from '../../composables/useColumn'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
+import { useSettingsStore } from '../../stores/settings'
 import { LIMITS } from '#shared/vocabulary'
 import DragHandle from '../common/DragHandle.vue'
 import NumberField from '../common/NumberField.vue'
 
 /** The white disc on its string, where it vanishes: the clarity reading. */
 const store = useSceneStore()
+const settings = useSettingsStore()
 const c = useColumn()
 const { length, lengthText } = useUnits()
 const v = computed(() => store.scene.visibilityM)
@@ -32,7 +34,7 @@ const tagY = computed(() => y.value - (lureNear.value && y.value <= c.yOf(store.
   >
     <svg viewBox="-33 -22 66 44" width="66" height="44" aria-hidden="true" :style="{ color: ink }">
       <ellipse rx="31" ry="15" fill="none" stroke="currentColor" stroke-width="1.4" stroke-dasharray="3 3" />
-      <ellipse rx="24" ry="9" fill="#fff" fill-opacity=".55" /><path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
+      <ellipse rx="24" ry="9" :fill="settings.theme === 'night' ? 'var(--ink)' : '#fff'" fill-opacity=".55" /><path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
     </svg>
   </DragHandle>
   <div class="absolute left-[40px]" :style="{ top: `${tagY - 22}px` }">
@@ -44,8 +46,3 @@ const tagY = computed(() => y.value - (lureNear.value && y.value <= c.yOf(store.
     Disc vanishes<br><span class="font-medium">{{ word }} water</span>
   </p>
 </template>
-
-<style scoped>
-.flag { display: inline-block; background: #fff; color: #0d1206; padding: 1px 8px 1px 14px; font-size: 16px; clip-path: polygon(0 50%, 9px 0, 100% 0, 100% 100%, 9px 100%); }
-:global([data-theme="night"]) .flag { background: var(--ink); color: #000; }
-</style>

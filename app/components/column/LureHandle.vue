@@ -21,7 +21,7 @@ const ink = computed(() => c.inkAt(d.value))
 const runs = computed(() => lureType(store.scene.lure).runsM)
 const seen = computed(() => {
   const s = c.screen.value
-  return s && s.lure === store.scene.lure ? s.seen[s.selectedId] : undefined
+  return s && s.lure === store.scene.lure ? s.close : undefined
 })
 const size = computed(() => Math.min(104, c.width.value * 0.26))
 </script>
@@ -37,7 +37,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
   >
     <svg class="absolute inset-0" :width="size + 12" height="52" aria-hidden="true"><ellipse :cx="(size + 12) / 2" cy="26" :rx="size / 2 + 4" ry="25" fill="none" :stroke="ink" stroke-width="1.3" stroke-dasharray="3 3" /></svg>
     <span class="block" :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }">
-      <LureFigure :lure="store.scene.lure" :seen="seen?.parts" :red="settings.theme === 'night'" />
+      <LureFigure :lure="store.scene.lure" :seen="seen" :red="settings.theme === 'night'" />
     </span>
   </DragHandle>
   <div class="absolute left-[40px]" :style="{ top: `${y - 22}px` }">
@@ -46,8 +46,3 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
     </NumberField>
   </div>
 </template>
-
-<style scoped>
-.flag { display: inline-block; background: #fff; color: #0d1206; padding: 1px 8px 1px 14px; font-size: 16px; clip-path: polygon(0 50%, 9px 0, 100% 0, 100% 100%, 9px 100%); }
-:global([data-theme="night"]) .flag { background: var(--ink); color: #000; }
-</style>

@@ -44,8 +44,6 @@ const nights = computed(() => stretches(d => d < CIVIL_DEG))
 const twilights = computed(() => stretches(d => d >= CIVIL_DEG && d < HORIZON_DEG))
 const sun = computed(() => ({ x: xOf(minute.value), y: yOf(deg.value) - (deg.value < HORIZON_DEG ? 10 : 0) }))
 const words = computed(() => sunWords(deg.value, moon.value))
-// The clock stands on the side with more room, clear of path and sun.
-const right = computed(() => sun.value.x < width.value * 0.52)
 function setMinute(m: number) {
   store.set({ timeMs: atMinute(s.value.timeMs, s.value.offsetMin, Math.round(Math.min(DAY_MIN - 1, Math.max(0, m)) / 5) * 5) })
 }
@@ -75,7 +73,8 @@ function setMinute(m: number) {
       </template>
     </svg>
   </DragHandle>
-  <p class="figure pointer-events-none absolute leading-tight" :style="{ left: `${right ? sun.x + 28 : sun.x - 28}px`, top: `${Math.max(8, Math.min(skyH - 62, sun.y - 6))}px`, transform: right ? undefined : 'translateX(-100%)' }" aria-hidden="true">
-    <span class="block bg-[var(--sky)]/70 px-1 text-[22px] font-bold max-sm:text-[20px]">{{ clock(minute) }}</span><span class="block px-1 text-[13px] font-medium whitespace-nowrap">{{ words }}</span>
+  <!-- Before sunrise the path is low on the left, so this corner stays free of it. -->
+  <p class="figure pointer-events-none absolute top-[38px] left-4 leading-tight" aria-hidden="true">
+    <span class="block text-[24px] font-bold max-sm:text-[20px]">{{ clock(minute) }}</span><span class="block text-[13px] font-medium whitespace-nowrap">{{ words }}</span>
   </p>
 </template>

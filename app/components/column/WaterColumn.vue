@@ -45,11 +45,11 @@ const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?
       </svg>
       <template v-if="width">
         <SkyBand /><CloudBank /><WaterSurface />
-        <DepthRuler /><BedBand :pick="!phone" />
+        <BedBand :pick="!phone" /><DepthRuler />
         <TintJars v-if="!phone" />
-        <ForageSketch v-if="!phone || c.waterH.value > 250" @open="$emit('food')" />
+        <ForageSketch v-if="!phone" @open="$emit('food')" />
         <FishHandle /><LureHandle /><DiscHandle />
-        <div class="absolute left-[62px]" :style="{ top: `${c.skyH.value + (phone ? -48 : 8)}px`, color: phone ? 'var(--ink)' : c.inkAt(0.03 * c.reachM.value) }">
+        <div class="absolute" :class="phone ? 'right-3' : 'left-[62px]'" :style="{ top: `${c.skyH.value + 8}px`, color: c.inkAt(0.03 * c.reachM.value) }">
           <NumberField v-if="store.scene.temperatureC !== null" label="Water temperature" :value="store.scene.temperatureC" :scale="temperature" :min="LIMITS.temperatureC[0]" :max="LIMITS.temperatureC[1]" tag @change="t => store.set({ temperatureC: t })">
             <template #default="{ shown }"><span class="text-left leading-tight"><span class="block text-[18px]">{{ shown }} {{ temperature.unit }}</span><span v-if="!phone" class="block text-[13px] font-medium">surface</span></span></template>
           </NumberField>
@@ -57,7 +57,7 @@ const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?
         </div>
         <h1 class="wide absolute top-2 left-4 text-[21px] font-extrabold">Piscator</h1>
         <button type="button" class="figure absolute top-0 right-2 min-h-11 px-2 text-right text-[13px] leading-tight font-semibold" @click="$emit('place')">
-          <span class="bg-[var(--sky)]/70 px-1 whitespace-pre-line">{{ place }}</span><span class="off">. Change place and date</span>
+          <span class="whitespace-pre-line">{{ place }}</span><span class="off">. Change place and date</span>
         </button>
       </template>
     </div>

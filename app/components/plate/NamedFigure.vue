@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { coatWords } from '#core/finish/coat'
 import type { Finish } from '#core/finish/finish'
 import type { Part } from '#core/finish/parts'
@@ -8,9 +8,8 @@ import { dressOf } from '../../utils/dress'
 import { cap } from '../../utils/words'
 import LureFigure from '../figure/LureFigure.vue'
 
-/** The lure large, its parts named on leader lines. At night it is drawn by tone; the button shows colour while it is held. */
+/** The lure large, its parts named on leader lines. At night it is drawn by tone. */
 const props = defineProps<{ finish: Finish, red: boolean }>()
-const showColour = ref(false)
 const dress = computed(() => dressOf(props.finish))
 const W = 374
 const H = 158
@@ -45,12 +44,7 @@ const spoken = computed(() => labels.value.map(l => `${nameOf(l.part)}: ${l.word
         <path :d="`M${l.lx + 20} ${l.above ? l.ly + 18 : l.ly - 12}L${l.x} ${l.y}`" stroke="currentColor" stroke-width="1" /><circle :cx="l.x" :cy="l.y" r="2.2" fill="currentColor" />
         <text :x="l.lx" :y="l.ly" font-weight="700" fill="currentColor">{{ nameOf(l.part) }}</text><text :x="l.lx" :y="l.ly + 13.5" fill="currentColor">{{ short(l.words) }}</text>
       </g>
-      <svg :x="OX" :y="OY" :width="240 * K" :height="104 * K" overflow="visible"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red && !showColour" :line="1.3" /></svg>
+      <svg :x="OX" :y="OY" :width="240 * K" :height="104 * K" overflow="visible"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red" :line="1.3" /></svg>
     </svg>
-    <button
-      v-if="red" type="button" class="absolute right-2 bottom-10 min-h-11 border border-ink bg-page px-2 text-[13px] font-semibold" @pointerdown="showColour = true" @pointerup="showColour = false" @pointerleave="showColour = false" @keydown.space.prevent="showColour = true" @keyup.space="showColour = false"
-    >
-      Hold to see colour
-    </button>
   </figure>
 </template>

@@ -31,6 +31,8 @@ const side = computed(() => store.scene.side)
 const SIDE_WORDS = { level: 'From the side', below: 'From below', above: 'From above' } as const
 const maxM = computed(() => Math.max(...SIDES.map(s => call.value.sightingRangeM[s])) * 1.02)
 const chart = ref(false)
+/** Night draws tone; colour only while the button is held. */
+const showColour = ref(false)
 const nameOf = (id: string) => finishById(id)?.name ?? id
 const dressUps = computed(() => props.screen.answer.dressUps.filter(d => d.finishId === props.screen.selectedId).map(d => ({ ...d, dress: { ...dressOf(finish.value), [d.part]: drawCoat(parseCoat(d.coat)) } })))
 const others = computed(() => props.screen.answer.dressUps.filter(d => d.finishId !== props.screen.selectedId))
@@ -41,10 +43,16 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
 
 <template>
   <section class="plate" aria-label="The chosen finish">
-    <header class="px-3.5 pt-2.5 pb-2">
+    <header class="relative px-3.5 pt-2.5 pb-2">
+      <button
+        v-if="red" type="button" class="float-right ml-2 min-h-11 border border-ink px-2 text-[13px] font-semibold select-none" @pointerdown="showColour = true" @pointerup="showColour = false" @pointerleave="showColour = false"
+        @keydown.space.prevent="showColour = true" @keyup.space="showColour = false" @contextmenu.prevent
+      >
+        Hold to see colour
+      </button>
       <h2 class="figure text-[22px] leading-tight font-bold max-sm:text-[24px]">{{ finish.name }}</h2><p class="text-ink2">{{ subtitle }}</p>
     </header>
-    <NamedFigure :finish="finish" :red="red" /><SeenStrip :lure="finish.lure" :strip="screen.strip" :fish-m="screen.fishM" :red="red" />
+    <NamedFigure :finish="finish" :red="red && !showColour" /><SeenStrip :lure="finish.lure" :strip="screen.strip" :fish-m="screen.fishM" :red="red" />
     <div class="px-3.5 pb-4">
       <section class="block">
         <h3>How far off a fish first sees it</h3>
