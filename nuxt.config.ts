@@ -2,15 +2,12 @@ import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
 
 export default defineNuxtConfig({
-  compatibilityDate: '2026-01-01',
-  telemetry: false,
-  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', 'nuxt-auth-utils', '@nuxt/eslint'],
   // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
   ssr: false,
-  modules: ['@pinia/nuxt', 'nuxt-auth-utils', '@nuxt/eslint'],
-  css: ['~/assets/main.css'],
-  imports: { dirs: [], scan: false },
   components: { dirs: [{ path: '~/components', pathPrefix: false }] },
+  imports: { dirs: [], scan: false },
+  devtools: { enabled: false },
   app: {
     head: {
       title: 'Piscator', htmlAttrs: { lang: 'en' },
@@ -21,12 +18,14 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
+  css: ['~/assets/main.css'],
   runtimeConfig: {
     databaseUrl: '',
     session: { password: '', maxAge: 60 * 60 * 24 * 400, cookie: { sameSite: 'lax' } },
     public: { version: pkg.version },
   },
   sourcemap: false,
+  compatibilityDate: '2026-01-01',
   nitro: { errorHandler: '~~/server/error' },
   vite: {
     plugins: [tailwindcss()],
@@ -34,5 +33,6 @@ export default defineNuxtConfig({
     optimizeDeps: { include: ['suncalc', 'luxon', 'comlink', '@headlessui/vue', '@vueuse/core', 'echarts/core', 'echarts/charts', 'echarts/components', 'echarts/renderers'] },
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  telemetry: false,
   eslint: { config: { stylistic: { indent: 2, quotes: 'single', semi: false, braceStyle: 'stroustrup' } } },
 })

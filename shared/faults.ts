@@ -70,6 +70,6 @@ export function faultsOf(error: Joi.ValidationError): Fault[] {
 
 /** Validate unknown input: the value, or every fault. Never throws, never returns an unchecked value. */
 export function check<T>(schema: Joi.Schema<T>, input: unknown): { ok: true, value: T } | { ok: false, faults: Fault[] } {
-  const { value, error } = schema.validate(input, { abortEarly: false, convert: false, errors: { wrap: { label: false } } })
+  const { value, error } = schema.required().validate(input, { abortEarly: false, convert: false, errors: { wrap: { label: false } } })
   return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T }
 }

@@ -74,7 +74,7 @@ export function requestOf(s: Scene, units: Request['units']): Request {
 export function firstScene(): Scene {
   return {
     lure: 'shallow-crankbait', species: 'largemouth-bass', school: 'balanced',
-    visibilityM: 1.2, tint: 'green', temperatureC: 14.5, trend: null, salinity: 'fresh', pressure: 'normal', prey: [],
+    visibilityM: 1.5, tint: 'green', temperatureC: 14.5, trend: null, salinity: 'fresh', pressure: 'normal', prey: [],
     cloud: 0.4, rain: false, wind: 'ripple', canopy: 'open', lamps: false,
     timeMs: Date.UTC(2026, 3, 11, 14, 40), latitude: 34.87, longitude: -84.3, offsetMin: -240, waterId: null,
     season: null, forage: [], clues: [], depthM: 1.5, background: 'rock', fishM: 0.3, side: 'level',

@@ -69,10 +69,12 @@ export function resolve(r: Request): Conditions {
   const sky = SKIES[r.light.sky]
   const cloud = r.light.cloud ?? sky.cloud
 
-  const inferred = r.season ? null : inferPhase({
-    species: speciesId, temperatureC: r.water.temperatureC, trend: r.water.trend,
-    dayOfYear: when?.dayOfYear, latitudeDeg: r.light.at?.latitude,
-  })
+  const inferred = r.season
+    ? null
+    : inferPhase({
+        species: speciesId, temperatureC: r.water.temperatureC, trend: r.water.trend,
+        dayOfYear: when?.dayOfYear, latitudeDeg: r.light.at?.latitude,
+      })
   const phase = r.season ?? inferred!.phase
   if (inferred) assumed.push({ path: 'season', value: phase, because: `${PHASE_WORDS[phase]}: ${inferred.because}` })
 

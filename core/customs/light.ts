@@ -14,7 +14,7 @@ export const LIGHT_CUSTOMS: readonly Custom[] = [
     words: 'In very clear water see-through bodies pass a long look.' },
   { id: 'translucent-coloured', school: 'match', when: { visibilityM: [0.05, 1.1] }, favours: { traits: { opacity: 'translucent' } }, strength: -0.5, claim: 'shows',
     words: 'Once the water colours up, see-through bodies are lost in it.' },
-  { id: 'solid-stain', school: 'match', when: { visibilityM: [0.4, 1.2], prey: { 'shad': 0.25, 'herring': 0.3, 'shiner': 0.3, 'mullet': 0.3, 'menhaden': 0.3, 'pilchard': 0.3 } }, favours: { families: ['white', 'pearl', 'bone'], traits: { opacity: 'opaque' } }, strength: 0.45, claim: 'shows',
+  { id: 'solid-stain', school: 'match', when: { visibilityM: [0.4, 1.2], prey: { shad: 0.25, herring: 0.3, shiner: 0.3, mullet: 0.3, menhaden: 0.3, pilchard: 0.3 } }, favours: { families: ['white', 'pearl', 'bone'], traits: { opacity: 'opaque' } }, strength: 0.45, claim: 'shows',
     words: 'With bait about and a stain on, a solid white or pearl body takes over from see-through.' },
   { id: 'loud-in-gin', school: 'match', when: { visibilityM: [2.5, 30], night: [0, 0.2], refused: false }, favours: { traits: { vivid: true } }, strength: -0.5, claim: 'natural',
     words: 'A loud colour in clear water gets followed and refused.' },

@@ -3,16 +3,19 @@ import { backscatterShare } from '#core/field/phase'
 
 /**
  * Look-up of the light table: linear in optical depth, in the square root of 1 - albedo (in which the decay is nearly
- * straight), in the cosine of the beam and in the backscatter share. Between grid points it stays within 3 % of the solver
- * for Ed and 6 % for the radiances (tools/light-table/solver.test.ts measures it).
+ * straight), in the beam's angle (its secant for Ed, whose path that is) and in the backscatter share. Between grid points it stays within 3 % of the solver
+ * for Ed and 6 % for the rest, but for looking up, where the glare round a high sun makes it 25 %
+ * (tools/light-table/solver.test.ts measures it).
  */
 export const COLUMNS = LIGHT_TABLE.columns
 /** Column order of a looked-up row. */
 export const COLUMN = { ed: 0, eu: 1, e0: 2, eSide: 3, lh: 4, lZen: 5, lNad: 6 } as const
 
 const TAU = LIGHT_TABLE.tau
+/** Beam axis as the angle from vertical: what a vertical face gets from a beam is nearly straight in it. */
 const BEAM_MU = LIGHT_TABLE.beamMu
-const SOURCES = BEAM_MU.length + 1
+const BEAM_ANGLE = BEAM_MU.map(Math.acos)
+const SOURCES = BEAM_ANGLE.length + 1
 const VALUES = Float64Array.from(LIGHT_TABLE.rows.trim().split(/\s+/), Number)
 /** Albedo axis as sqrt(1 - albedo), descending; the albedo runs up the table. */
 const S_AXIS = LIGHT_TABLE.omega.map(o => Math.sqrt(1 - o))
@@ -43,7 +46,9 @@ export function addLight(out: Float64Array, spot: Spot, beamMu: number | null, w
   const past = Math.max(0, spot.tau - TAU[TAU.length - 1]!)
   const share = Math.min(MAX_SHARE, Math.max(SHARES[1]!, spot.share))
   const tg = (share - SHARES[1]!) / (SHARES[0]! - SHARES[1]!)
-  const [ib, tb] = beamMu === null ? [SOURCES - 1, 0] : locate(BEAM_MU, beamMu, true)
+  const [ib, tb] = beamMu === null ? [SOURCES - 1, 0] : locate(BEAM_ANGLE, Math.acos(beamMu), false)
+  const sec = beamMu === null ? 0 : (1 / beamMu - 1 / BEAM_MU[ib]!) / (1 / BEAM_MU[ib + 1]! - 1 / BEAM_MU[ib]!)
+  const tSec = Math.min(1, Math.max(0, sec))
   let lnEd = 0
   let end = 0
   let start = 0
@@ -52,17 +57,19 @@ export function addLight(out: Float64Array, spot: Spot, beamMu: number | null, w
     const wg = g === 0 ? tg : 1 - tg
     for (let o = 0; o < 2; o++) {
       const wo = wg * (o ? to : 1 - to)
-      for (let b = 0; b < (tb > 0 ? 2 : 1); b++) {
-        const wb = wo * (tb > 0 ? (b ? tb : 1 - tb) : 1)
+      for (let b = 0; b < (beamMu === null ? 1 : 2); b++) {
+        const wb = wo * (beamMu === null ? 1 : b ? tb : 1 - tb)
+        const wSec = wo * (beamMu === null ? 1 : b ? tSec : 1 - tSec)
         for (let d = 0; d < 2; d++) {
-          const w = wb * (d ? tt0 : 1 - tt0)
+          const along = d ? tt0 : 1 - tt0
+          const w = wb * along
           const at = rowAt(g, io + o, ib + b, it + d)
-          lnEd += w * VALUES[at]!
+          lnEd += wSec * along * VALUES[at]!
           for (let c = 1; c < COLUMNS; c++) row[c]! += w * VALUES[at + c]!
         }
         if (past > 0) {
-          start += wb * VALUES[rowAt(g, io + o, ib + b, TAU.length - 2)]!
-          end += wb * VALUES[rowAt(g, io + o, ib + b, TAU.length - 1)]!
+          start += wSec * VALUES[rowAt(g, io + o, ib + b, TAU.length - 2)]!
+          end += wSec * VALUES[rowAt(g, io + o, ib + b, TAU.length - 1)]!
         }
       }
     }

@@ -25,7 +25,7 @@ export interface FinishPart {
   optics: CoatOptics
   share: number
   mm: number
-  /** Lightness difference that its specks make, weighted by their cover; 0 for a plain coat. */
+  /** Root-mean-square lightness contrast of its specks; 0 for a plain coat. */
   texture: number
 }
 
@@ -47,7 +47,7 @@ export const lightness = (s: Spectrum) => dot(s, YBAR) / Y_SUM
 
 function textureOf(coat: Coat): number {
   const base = lightness(paintReflectance(coat.paint))
-  return coat.speckles.reduce((s, k) => s + k.cover * (Math.abs(lightness(paintReflectance(k.paint)) - base) + (k.mirror ? 0.3 : 0)), 0)
+  return coat.speckles.reduce((s, k) => s + Math.sqrt(k.cover * (1 - k.cover)) * (Math.abs(lightness(paintReflectance(k.paint)) - base) + (k.mirror ? 0.15 : 0)), 0)
 }
 
 /** What each family weighs in a coat: speckles count for their cover. */
@@ -122,4 +122,3 @@ export function finishById(id: string): Finish | null {
   const lure = id.slice(0, id.indexOf('.')) as LureId
   return LURE_IDS.includes(lure) ? finishesOf(lure).find(f => f.id === id) ?? null : null
 }
-

@@ -4,12 +4,12 @@ import type { Phase } from '#core/season/phase'
 
 /** What an angler may have seen that says what they are eating; `pull` multiplies the odds of those kinds. */
 export const CLUES = {
-  'red-throats': { words: 'red around the mouth and throat of a caught fish', pull: { crawfish: 14, crab: 4 } },
-  'sunfish-popping': { words: 'sunfish popping', pull: { sunfish: 12 } },
+  'red-throats': { words: 'red around the mouth and throat of a caught fish', pull: { crawfish: 30, crab: 6 } },
+  'sunfish-popping': { words: 'sunfish popping', pull: { sunfish: 30 } },
   'bait-flicker': { words: 'flickers of bait', pull: { 'shad': 5, 'herring': 5, 'shiner': 5, 'golden-shiner': 4, 'mullet': 5, 'menhaden': 5, 'pilchard': 5, 'pinfish': 2 } },
   'birds': { words: 'birds working', pull: { shad: 5, herring: 6, mullet: 5, menhaden: 6, pilchard: 6, shiner: 2, shrimp: 3 } },
-  'fry': { words: 'balls of fry', pull: { fry: 14 } },
-  'frogs': { words: 'frogs calling or jumping', pull: { frog: 14 } },
+  'fry': { words: 'balls of fry', pull: { fry: 30 } },
+  'frogs': { words: 'frogs calling or jumping', pull: { frog: 30 } },
   'bait-on-sounder': { words: 'bait on the sounder', pull: { shad: 5, herring: 6, menhaden: 5, pilchard: 4, mullet: 2 } },
 } as const satisfies Record<string, { words: string, pull: Partial<Record<Forage, number>> }>
 export type Clue = keyof typeof CLUES
@@ -59,7 +59,7 @@ function tilted(base: Odds, tilt: Odds, atLeast: Odds = {}): Odds {
 }
 
 /** Kinds that can live in this water at all get a footing, so that evidence can outweigh the calendar. */
-const FOOTING = 0.06
+const FOOTING = 0.2
 
 export interface PreyShare { kind: Forage, share: number }
 export interface PreyOdds {

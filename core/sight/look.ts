@@ -36,7 +36,7 @@ const DARK_LIGHT = 0.05
 /** Lightness is compressed for things brighter than the background, straight for darker ones. */
 const LIGHTNESS_BASE = 0.3
 /** Typical size of a speck of flake or a stripe's edge, m. */
-const SPECK_M = 0.0006
+const SPECK_M = 0.0009
 
 /** Light and mirror images for every part of a lure type from every side: shared by all its finishes. */
 interface PartLight { irradiance: Spectrum, image: Spectrum, shows: number, lightOverBehind: number }

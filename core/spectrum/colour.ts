@@ -75,4 +75,3 @@ export function fromHex(text: string): Srgb {
   const n = Number.parseInt(text.slice(1), 16)
   return [(n >> 16) & 255, (n >> 8) & 255, n & 255]
 }
-

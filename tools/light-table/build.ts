@@ -28,7 +28,7 @@ export function tableFile(): string {
   return `/**
  * Light under water against optical depth, from the radiative transfer solver in tools/light-table
  * (\`npm run table\` rebuilds this file, the same to the last digit). Rows run over asymmetry g, albedo, source
- * (four beams, then even sky) and optical depth, the last fastest. Columns: ln Ed, then Eu, scalar E0, vertical-face
+ * (five beams, then even sky) and optical depth, the last fastest. Columns: ln Ed, then Eu, scalar E0, vertical-face
  * irradiance, level, upward-looking and downward-looking radiance (per steradian), each as a share of Ed.
  * Unit source: an irradiance of 1 let in by the surface. Three significant figures.
  */

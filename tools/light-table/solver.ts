@@ -49,6 +49,8 @@ export interface Solution { decay: number[], at: (tau: number) => LightAt }
 
 /** Angles over which "looking up" is averaged, so that no single direction meets the sun's own glare. */
 const UP_MU = [1, 0.99, 0.97]
+/** Terms of the whole phase function: g^400 is below 1e-7 even at g = 0.96. */
+const WHOLE_ORDER = 400
 
 /**
  * Solve for one phase function and single-scattering albedo.
@@ -122,6 +124,13 @@ export function solver(g: number, omega: number, streams = 64): (source: Source)
     // Irradiance let in is 1: a beam of strength 1/mu, or an even radiance inside the window.
     const beam = source.kind === 'beam' ? 1 / source.mu : 0
     const pBeam = legendre(order, beamMu)
+    // Once-scattered sunlight off the nodes takes the whole phase function (Nakajima & Tanaka 1988): cut short, it ripples.
+    const whole = (m: number) => {
+      const [pm, pb] = [legendre(WHOLE_ORDER, m), legendre(WHOLE_ORDER, beamMu)]
+      let s = 0
+      for (let l = 0; l <= WHOLE_ORDER; l++) s += (2 * l + 1) * (g === 0 && l ? 0 : g ** l) * pm[l]! * pb[l]!
+      return beam * omega / (1 - omega * f) / (4 * Math.PI) * s
+    }
     const q = (m: number) => beam * om / (4 * Math.PI) * phase(legendre(order, m), pBeam, 1)
     let zDown = new Array<number>(n).fill(0)
     let zUp = new Array<number>(n).fill(0)
@@ -153,10 +162,11 @@ export function solver(g: number, omega: number, streams = 64): (source: Source)
     }
     const c = solve(lhs, rhs).to1DArray()
 
-    const sourceAt = (m: number) => ({ modes: modes.map(mode => scattered(m, mode.down, mode.up)), beam: beam > 0 ? scattered(m, zDown, zUp) + q(m) : 0 })
-    const level = sourceAt(0)
-    const upward = sourceAt(-1)
-    const looking = UP_MU.map(m => ({ m, down: sourceAt(m), up: sourceAt(-m) }))
+    const sourceAt = (m: number, once: (m: number) => number) => ({ modes: modes.map(mode => scattered(m, mode.down, mode.up)), beam: beam > 0 ? scattered(m, zDown, zUp) + once(m) : 0 })
+    const level = sourceAt(0, whole)
+    const upward = sourceAt(-1, whole)
+    // Looking up near the sun, the cut function is kept: it spreads the glare over a few degrees, as waves do.
+    const looking = UP_MU.map(m => ({ m, down: sourceAt(m, q), up: sourceAt(-m, whole) }))
     const rising = (m: number, src: ReturnType<typeof sourceAt>, t: number) =>
       modes.reduce((s, mode, j) => s + c[j]! * src.modes[j]! * Math.exp(-mode.k * t) / (1 + mode.k * m), src.beam * Math.exp(-t / beamMu) / (1 + m / beamMu))
     const build = (k: number, m: number, t: number) =>

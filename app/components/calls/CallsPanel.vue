@@ -36,7 +36,7 @@ const groupOf = computed(() => {
 const rankOf = computed(() => new Map(calls.value.map(c => [c.finish.id, c.rank])))
 function alike(id: string): string | null {
   const others = (groupOf.value.get(id) ?? []).filter(x => x !== id).map(x => rankOf.value.get(x)!).sort((a, b) => a - b)
-  return others.length ? `Looks like ${others.slice(0, 3).join(', ')}${others.length > 3 ? ` and ${others.length - 3} more` : ''}` : null
+  return others.length ? `Looks like ${others.slice(0, 2).join(', ')}${others.length > 2 ? ` +${others.length - 2}` : ''}` : null
 }
 /** Neighbours in the list that the fish cannot tell apart are joined by a bracket. */
 function joined(i: number): 'none' | 'start' | 'middle' | 'end' {

@@ -2,29 +2,24 @@
 import { computed } from 'vue'
 import { FORAGE, type Forage } from '#core/finish/forage'
 import { useColumn } from '../../composables/useColumn'
-import { useSceneStore } from '../../stores/scene'
 import { cap } from '../../utils/words'
 
 /** What they are likely eating, drawn small; opens the food sheet. */
+const props = defineProps<{ /** Depth the sketch is drawn over, for its ink. */ atM: number }>()
 defineEmits<{ open: [] }>()
-const store = useSceneStore()
 const c = useColumn()
 const prey = computed(() => c.screen.value?.prey ?? [])
 const first = computed(() => prey.value[0]?.kind as Forage | undefined)
 const second = computed(() => prey.value[1]?.kind as Forage | undefined)
 const ground = computed(() => first.value === 'crawfish' || first.value === 'crab' || first.value === 'shrimp')
-/** Bait keeps to the half of the water the lure is not in. */
-const high = computed(() => store.depthM > 0.5 * c.reachM.value)
-const y = computed(() => high.value ? c.skyH.value + 84 : c.yOf(c.reachM.value) - 62)
-const m = computed(() => Math.max(0, (y.value - c.skyH.value) / c.pxPerM.value))
-const ink = computed(() => c.inkAt(m.value))
+const ink = computed(() => c.inkAt(props.atM))
 const FISH = 'M0 0C4 -4 12 -4 18 0L24 -4V4L18 0C12 4 4 4 0 0Z'
 const CRAW = 'M6 0C8 -5 18 -5 26 -2L34 -5V5L26 2C18 5 8 5 6 0ZM6 -1L-4 -8M6 1L-4 8M-4 -8L-11 -7M-4 -8L-9 -12M-4 8L-11 7M-4 8L-9 12'
 const spots = [[0, 0], [30, -9], [58, 2], [16, 14], [46, 18]] as const
 </script>
 
 <template>
-  <button type="button" class="figure absolute right-2 flex min-h-11 items-center gap-2 text-left text-[13px]" :style="{ top: `${y}px`, color: ink }" @click="$emit('open')">
+  <button type="button" class="figure flex min-h-11 items-center gap-2 text-left text-[13px]" :style="{ color: ink }" @click="$emit('open')">
     <svg width="92" height="44" viewBox="-14 -16 104 44" fill="none" stroke="currentColor" stroke-width="1.4" aria-hidden="true">
       <path v-if="ground" :d="CRAW" transform="translate(18 4)" /><template v-else><path v-for="(p, i) in spots" :key="i" :d="FISH" :transform="`translate(${p[0]} ${p[1]})`" /></template>
     </svg>

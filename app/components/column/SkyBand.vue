@@ -56,7 +56,7 @@ function setMinute(m: number) {
     <rect v-for="(n, i) in twilights" :key="`t${i}`" :x="n.x" :y="0" :width="n.w" :height="skyH" fill="var(--ink)" opacity=".07" />
     <path :d="line" fill="none" stroke="var(--ink)" stroke-width="1.2" />
     <g v-for="t in ticks" :key="t.h" class="figure">
-      <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" /><text :x="t.x" :y="t.y + 17" text-anchor="middle" font-size="12" fill="var(--ink2)">{{ t.h }}</text>
+      <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" /><text :x="t.x" :y="skyH < 130 ? t.y - 8 : t.y + 17" text-anchor="middle" font-size="12" fill="var(--ink2)">{{ t.h }}</text>
     </g>
   </svg>
   <DragHandle

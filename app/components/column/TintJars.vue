@@ -9,15 +9,16 @@ import { redTone } from '../../utils/tone'
 import { JAR_WORDS, TINT_OPTIONS } from '../../utils/words'
 
 /** Jars of water on white: which tint is it? */
+const props = defineProps<{ /** Depth the jars are drawn over, for their ink. */ atM: number }>()
 const store = useSceneStore()
 const settings = useSettingsStore()
 const c = useColumn()
 const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.value], colour: settings.theme === 'night' ? redTone(hex(jarColour(o.value)), 200) : hex(jarColour(o.value)) })))
-const ink = computed(() => c.inkAt(c.reachM.value * 0.14))
+const ink = computed(() => c.inkAt(props.atM))
 </script>
 
 <template>
-  <fieldset class="absolute right-1 flex" :style="{ top: `${c.skyH.value + 12}px`, color: ink }">
+  <fieldset class="flex" :style="{ color: ink }">
     <legend class="off">Tint of the water</legend>
     <label v-for="j in jars" :key="j.value" class="figure flex w-[48px] cursor-pointer flex-col items-center text-[12.5px]" :class="store.scene.tint === j.value ? 'font-extrabold' : 'font-medium'" :title="`${j.words}: ${j.note}`">
       <input type="radio" name="tint" class="peer off" :value="j.value" :checked="store.scene.tint === j.value" :aria-label="`${j.words}: ${j.note}`" @change="store.set({ tint: j.value })">

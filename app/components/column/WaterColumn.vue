@@ -31,6 +31,8 @@ const { width, height } = useElementSize(box)
 const c = provideColumn(width, height, reachM, toRef(props, 'screen'))
 
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
+const high = computed(() => store.depthM > 0.45 * c.reachM.value)
+const asideM = computed(() => c.reachM.value * (high.value ? 0.16 : 0.85))
 /** Sunbeams only where there is direct sun: drawn faint, and still. */
 const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.scene.cloud))))
 </script>
@@ -46,12 +48,14 @@ const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?
       <template v-if="width">
         <SkyBand /><CloudBank /><WaterSurface />
         <BedBand :pick="!phone" /><DepthRuler />
-        <TintJars v-if="!phone" />
-        <ForageSketch v-if="!phone" @open="$emit('food')" />
+        <!-- Jars and bait keep to the half of the water that lure and fish are not in. -->
+        <div v-if="!phone" class="absolute right-1 flex flex-col items-end gap-2" :style="high ? { top: `${c.skyH.value + 12}px` } : { bottom: `${c.bedH.value + 10}px` }">
+          <TintJars :at-m="asideM" :class="high ? '' : 'order-last'" /><ForageSketch :at-m="asideM" @open="$emit('food')" />
+        </div>
         <FishHandle /><LureHandle /><DiscHandle />
-        <div class="absolute" :class="phone ? 'right-3' : 'left-[62px]'" :style="{ top: `${c.skyH.value + 8}px`, color: c.inkAt(0.03 * c.reachM.value) }">
+        <div class="absolute top-[66px] left-4">
           <NumberField v-if="store.scene.temperatureC !== null" label="Water temperature" :value="store.scene.temperatureC" :scale="temperature" :min="LIMITS.temperatureC[0]" :max="LIMITS.temperatureC[1]" tag @change="t => store.set({ temperatureC: t })">
-            <template #default="{ shown }"><span class="text-left leading-tight"><span class="block text-[18px]">{{ shown }} {{ temperature.unit }}</span><span v-if="!phone" class="block text-[13px] font-medium">surface</span></span></template>
+            <template #default="{ shown }"><span class="text-[17px]">{{ shown }} {{ temperature.unit }}</span><span class="ml-1 text-[13px] font-medium">water</span></template>
           </NumberField>
           <button v-else type="button" class="figure min-h-11 text-[13px] font-semibold underline" @click="store.set({ temperatureC: 15 })">Add water temperature</button>
         </div>

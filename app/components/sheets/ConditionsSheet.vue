@@ -10,6 +10,7 @@ import { minuteOfDay, atMinute } from '../../utils/day'
 import { BACKGROUND_OPTIONS, CANOPY_OPTIONS, PHASE_OPTIONS, PRESSURE_OPTIONS, SALINITY_OPTIONS, SPECIES_OPTIONS, TINT_OPTIONS, TREND_OPTIONS, WIND_OPTIONS, cap } from '../../utils/words'
 import Choice from '../common/Choice.vue'
 import NumberField from '../common/NumberField.vue'
+import TwoLureTest from './TwoLureTest.vue'
 
 /** Every condition as a plain form: the picture is never the only way in. */
 const store = useSceneStore()
@@ -52,6 +53,7 @@ function toggleShown(f: typeof FAMILIES[number]) {
       <h3>Water</h3>
       <div class="row"><span>Disc vanishes at</span><NumberField label="Visibility" :value="s.visibilityM" :scale="length" :min="LIMITS.visibilityM[0]" :max="LIMITS.visibilityM[1]" @change="v => store.set({ visibilityM: v })" /></div>
       <div class="row"><span>Tint</span><Choice label="Tint" :value="s.tint" :options="TINT_OPTIONS" @change="v => store.set({ tint: v })" /></div>
+      <TwoLureTest />
       <div class="row"><span>Surface temperature</span><NumberField v-if="s.temperatureC !== null" label="Water temperature" :value="s.temperatureC" :scale="temperature" :min="LIMITS.temperatureC[0]" :max="LIMITS.temperatureC[1]" @change="v => store.set({ temperatureC: v })" /><button v-else type="button" class="quiet" @click="store.set({ temperatureC: 15 })">Add a reading</button></div>
       <div class="row"><span>Last days</span><Choice label="Temperature trend" :value="s.trend ?? AUTO" :options="trends" @change="v => store.set({ trend: v === AUTO ? null : v })" /></div>
       <div class="row"><span>Salinity</span><Choice label="Salinity" :value="s.salinity" :options="SALINITY_OPTIONS" @change="v => store.set({ salinity: v })" /></div>

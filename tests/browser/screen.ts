@@ -1,0 +1,35 @@
+import AxeBuilder from '@axe-core/playwright'
+import { type Page, expect } from '@playwright/test'
+
+export const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const
+export const LEARNT = ['sky', 'surface', 'disc', 'tint', 'lure', 'fish']
+
+/** Open the screen as a returning angler (no first-visit lines) unless told otherwise; fails on any error the page reports. */
+export async function open(page: Page, query = '', settings: Record<string, string> = {}): Promise<void> {
+  page.on('pageerror', (e) => { throw e })
+  await page.addInitScript((s) => {
+    for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
+  }, { 'piscator.learnt': JSON.stringify(LEARNT), ...settings })
+  await page.goto(`/${query}`)
+  await expect(page.getByTestId('call').first()).toBeVisible()
+}
+
+export const slider = (page: Page, name: RegExp | string) => page.getByRole('slider', { name })
+export const firstCall = (page: Page) => page.getByTestId('call').first()
+export const valueOf = async (page: Page, name: RegExp | string) => Number(await slider(page, name).getAttribute('aria-valuenow'))
+
+/** No fault that axe finds, of any weight. */
+export async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.target.join(' ')).join(' | ')}`)).toEqual([])
+}
+
+/** Nothing wider than the window, and no label cut off by its own box. */
+export async function nothingClipped(page: Page): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+  const cut = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, label, h1, h2, h3, p, li, dt, dd')]
+    .filter(e => e.offsetParent && getComputedStyle(e).overflowX === 'visible' && !e.closest('.off') && !e.classList.contains('off') && !e.querySelector('svg, .off, ul'))
+    .filter(e => e.scrollWidth > e.clientWidth + 2 && e.clientWidth > 0 && getComputedStyle(e).display !== 'inline')
+    .map(e => `${e.tagName} ${e.textContent?.trim().slice(0, 40)}`))
+  expect(cut).toEqual([])
+}

@@ -1,0 +1,88 @@
+/**
+ * Everything CI checks, one after the other, all of it even where something fails: types, lint, unit, API and browser tests.
+ * Ends with a plain line of counts. A check that is not a test runner counts as one.
+ */
+import { spawn, spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+
+const bin = name => `node_modules/.bin/${name}`
+const only = process.argv.slice(2)
+let passed = 0
+let failed = 0
+
+function run(title, command, args, env = {}) {
+  console.log(`\n== ${title}`)
+  return spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
+}
+function check(name, steps) {
+  if (only.length && !only.includes(name)) return
+  const ok = steps.every(([command, ...args]) => run(name, command, args) === 0)
+  if (ok) passed++
+  else failed++
+}
+/** Counts from a runner's JSON report; a runner that wrote none failed as a whole. */
+function count(status, file, read) {
+  const got = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 }
+  passed += got.passed
+  failed += got.failed
+  if (status !== 0 && got.failed === 0) failed++
+  if (status === 0 && got.passed === 0) failed++
+}
+function vitest(project, env) {
+  if (only.length && !only.includes(project)) return
+  const file = `test-results/${project}.json`
+  rmSync(file, { force: true })
+  const status = run(project, bin('vitest'), ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`], env)
+  count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
+}
+const freePort = () => new Promise((resolve) => {
+  const s = createServer().listen(0, '127.0.0.1', () => {
+    const { port } = s.address()
+    s.close(() => resolve(port))
+  })
+})
+
+mkdirSync('test-results', { recursive: true })
+check('types', [[bin('tsc'), '-p', 'core'], [bin('tsc'), '-p', 'tools'], [bin('vue-tsc'), '-b', '--noEmit']])
+check('lint', [[bin('eslint'), '.']])
+vitest('unit')
+
+const needsServer = !only.length || only.some(o => ['api', 'browser'].includes(o))
+if (needsServer) {
+  const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })
+  const url = started.stdout.match(/postgres:\/\/\S+/)?.[0]
+  if (started.status !== 0 || !url) {
+    console.error('The tests\' database did not start.')
+    failed++
+  }
+  else {
+    const env = { NUXT_DATABASE_URL: url, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
+    try {
+      if (run('test database', bin('tsx'), ['tools/db/migrate.ts'], env) || run('test data', bin('tsx'), ['tools/db/demoData.ts'], env)) failed++
+      vitest('api', env)
+      if (!only.length || only.includes('browser')) {
+        const port = await freePort()
+        const server = spawn('node', ['.output/server/index.mjs'], { env: { ...process.env, ...env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'] })
+        try {
+          for (let i = 0; i < 100; i++) {
+            if (await fetch(`http://127.0.0.1:${port}/api/v1/health`).then(r => r.ok, () => false)) break
+            await new Promise(r => setTimeout(r, 100))
+          }
+          rmSync('test-results/browser.json', { force: true })
+          const status = run('browser', bin('playwright'), ['test'], { ...env, PISCATOR_URL: `http://127.0.0.1:${port}` })
+          count(status, 'test-results/browser.json', r => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }))
+        }
+        finally {
+          server.kill()
+        }
+      }
+    }
+    finally {
+      spawnSync('bash', ['./run', 'pg-test', 'stop'], { stdio: 'inherit' })
+    }
+  }
+}
+
+console.log(`\n${passed} passed, ${failed} failed`)
+process.exit(failed ? 1 : 0)
