@@ -26,7 +26,7 @@ export default defineNuxtConfig({
   },
   sourcemap: false,
   compatibilityDate: '2026-01-01',
-  nitro: { errorHandler: '~~/server/error' },
+  nitro: { errorHandler: '~~/server/error', compressPublicAssets: true },
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },

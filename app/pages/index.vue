@@ -98,7 +98,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
         <TopBar v-if="!phone" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
         <StatusLine :slow="slow" /><LurePicker ref="picker" />
-        <CallsPanel ref="list" class="min-h-0 flex-1" :screen="screen" :selected-id="selectedId" :phone="phone" @select="choose" />
+        <CallsPanel ref="list" class="min-h-0 flex-1" :screen="screen" :selected-id="selectedId" :phone="phone" @select="choose" @move="id => chosenId = id" />
         <footer v-if="screen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
           <div v-if="!phone" class="mb-1.5 flex items-center gap-3">
             <h2 class="figure text-[20px] font-bold">Three rods</h2>

@@ -115,7 +115,7 @@ describe('when things die', () => {
     let dying = await startServer(port)
     const client = new Client(dying.url)
     await client.call('PUT', `/calls/${randomUUID()}`, call())
-    const wanted = Array.from({ length: 30 }, () => randomUUID())
+    const wanted: string[] = Array.from({ length: 30 }, () => randomUUID())
     const sent = wanted.map(id => client.call('PUT', `/calls/${id}`, call()).then(r => r.status === 200 ? id : null, () => null))
     await new Promise(r => setTimeout(r, 25))
     await dying.kill('SIGKILL')

@@ -11,7 +11,7 @@ import CallRow from './CallRow.vue'
 
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
 const props = defineProps<{ screen: ScreenModel | null, selectedId: string | null, phone: boolean }>()
-const emit = defineEmits<{ select: [id: string] }>()
+const emit = defineEmits<{ select: [id: string], move: [id: string] }>()
 const store = useSceneStore()
 const settings = useSettingsStore()
 const { lengthNumber, length, lengthText } = useUnits()
@@ -60,7 +60,7 @@ watch(() => store.scene.lure, () => scrollTo(0))
 function step(by: 1 | -1) {
   const i = Math.max(0, Math.min(calls.value.length - 1, calls.value.findIndex(c => c.finish.id === props.selectedId) + by))
   if (calls.value[i]) {
-    emit('select', calls.value[i].finish.id)
+    emit('move', calls.value[i].finish.id)
     scrollTo(Math.max(0, i - 1))
   }
 }
