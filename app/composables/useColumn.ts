@@ -50,7 +50,7 @@ export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: R
     const wanted = REACHES_M.find(r => r >= least) ?? REACHES_M.at(-1)!
     if (wanted !== reachM.value) reachM.value = wanted
   }
-  watch([() => store.scene, held, width, height], fit, { immediate: true })
+  watch([() => store.depthM, () => store.scene.visibilityM, () => store.scene.fishM, held, width, height], fit, { immediate: true })
 
   const colourAt = (depthM: number) => {
     const steps = screen.value?.column

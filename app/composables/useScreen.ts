@@ -6,12 +6,17 @@ import type { ScreenAsk, ScreenModel } from '../workers/screen'
 /** The answer is said to be on its way when it takes longer than this, ms. */
 const SLOW_MS = 250
 
+const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => resolve()))
+
 /**
- * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made, only the latest next question is
- * remembered: a drag never queues up, stale results are dropped, and the last state is always the one shown.
+ * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the latest next question is
+ * remembered: a drag never queues up, stale results are dropped, and the last state is always the one shown. An answer reaches the
+ * picture first, the list a frame later and the plate after that, so that no one frame has to draw them all under a moving finger.
  */
 export function useScreen(ask: () => ScreenAsk) {
   const screen = shallowRef<ScreenModel | null>(null)
+  const list = shallowRef<ScreenModel | null>(null)
+  const plate = shallowRef<ScreenModel | null>(null)
   const slow = ref(false)
   const failed = ref(false)
   let worker: Worker | null = null
@@ -38,7 +43,12 @@ export function useScreen(ask: () => ScreenAsk) {
     busy = true
     const timer = setTimeout(() => { slow.value = true }, SLOW_MS)
     try {
-      screen.value = await work(q)
+      const answer = await work(q)
+      screen.value = answer
+      await frame()
+      list.value = answer
+      await frame()
+      plate.value = answer
     }
     finally {
       clearTimeout(timer)
@@ -52,5 +62,5 @@ export function useScreen(ask: () => ScreenAsk) {
 
   watch(ask, q => void run(q), { immediate: true })
   onScopeDispose(() => worker?.terminate())
-  return { screen, slow }
+  return { screen, list, plate, slow }
 }

@@ -39,11 +39,11 @@ const reachM = ref(3)
 const chosenId = ref<string | null>(null)
 /** Five distances about where the fish is, the fish's own in second place. */
 const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.scene.fishM))
-const { screen, slow } = useScreen(() => ({
+const { screen, list: listScreen, plate: plateScreen, slow } = useScreen(() => ({
   request: requestOf(store.scene, settings.units), depthsM: COLUMN_STOPS.map(f => f * reachM.value), side: store.scene.side, watcher: settings.watcher, selectedId: chosenId.value, stripM: stripM.value,
 }))
 const selectedId = computed(() => screen.value?.selectedId ?? null)
-const selected = computed(() => screen.value?.answer.ranked.find(c => c.finish.id === selectedId.value)?.finish ?? null)
+const selected = computed(() => screen.value?.call.finish ?? null)
 
 type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
@@ -98,21 +98,21 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
         <TopBar v-if="!phone" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
         <StatusLine :slow="slow" /><LurePicker ref="picker" />
-        <CallsPanel ref="list" class="min-h-0 flex-1" :screen="screen" :selected-id="selectedId" :phone="phone" @select="choose" @move="id => chosenId = id" />
-        <footer v-if="screen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
+        <CallsPanel ref="list" class="min-h-0 flex-1" :screen="listScreen" :selected-id="listScreen?.selectedId ?? null" :phone="phone" @select="choose" @move="id => chosenId = id" />
+        <footer v-if="listScreen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
           <div v-if="!phone" class="mb-1.5 flex items-center gap-3">
             <h2 class="figure text-[20px] font-bold">Three rods</h2>
             <p v-if="justKept" role="status" class="ml-auto truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-9 underline" @click="takeBack">Take back</button></p>
             <button type="button" class="action ml-auto whitespace-nowrap" :class="justKept ? 'ml-0' : ''" @click="keep">I tied this on</button>
           </div>
           <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>
-          <ThreeRods :rods="screen.answer.rotation" :selected-id="selectedId" @select="choose" />
+          <ThreeRods :rods="listScreen.answer.rotation" :selected-id="selectedId" @select="choose" />
         </footer>
         <TopBar v-if="phone" class="border-t-2" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
       </div>
       <div v-if="!phone" class="min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
         <div v-if="screen" class="flex items-center gap-3 px-3 pt-2 xl:hidden"><p v-if="justKept" role="status" class="truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-11 underline" @click="takeBack">Take back</button></p><button type="button" class="action ml-auto" @click="keep">I tied this on</button></div>
-        <PlatePanel v-if="screen" :screen="screen" @select="choose" />
+        <PlatePanel v-if="plateScreen" :screen="plateScreen" @select="choose" />
       </div>
     </div>
     <div v-if="phone" class="fixed right-0 bottom-0 left-0 z-30 flex h-[72px] border-t-2 border-ink bg-page">
@@ -123,7 +123,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
       <button type="button" class="action h-full text-[18px]" @click="keep">I tied this on</button>
     </div>
     <Sheet :open="sheet !== null" :title="sheet ? TITLES[sheet] : ''" @close="sheet = null">
-      <ConditionsSheet v-if="sheet === 'conditions'" /><FoodSheet v-else-if="sheet === 'food'" :screen="screen" /><KeptSheet v-else-if="sheet === 'kept'" /><HelpSheet v-else-if="sheet === 'help'" /><PlatePanel v-else-if="sheet === 'plate' && screen" :screen="screen" class="-m-4" @select="choose" />
+      <ConditionsSheet v-if="sheet === 'conditions'" /><FoodSheet v-else-if="sheet === 'food'" :screen="screen" /><KeptSheet v-else-if="sheet === 'kept'" /><HelpSheet v-else-if="sheet === 'help'" /><PlatePanel v-else-if="sheet === 'plate' && plateScreen" :screen="plateScreen" class="-m-4" @select="choose" />
     </Sheet>
   </main>
 </template>

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { LURES, lureType } from '#core/finish/lures'
 import { LIMITS } from '#shared/vocabulary'
 import { type Scene, firstScene } from '../utils/scene'
@@ -13,7 +13,9 @@ const clamp = (v: number, [lo, hi]: readonly [number, number]) => Math.min(hi, M
 
 /** The scene on the screen, every change of which can be undone. */
 export const useSceneStore = defineStore('scene', () => {
-  const scene = ref<Scene>(firstScene())
+  // One object changed in place: what reads the wind is not drawn anew when the disc moves.
+  const scene = reactive<Scene>(firstScene())
+  const copy = (): Scene => ({ ...scene })
   const past = ref<Scene[]>([])
   const future = ref<Scene[]>([])
   let lastKey = ''
@@ -21,54 +23,54 @@ export const useSceneStore = defineStore('scene', () => {
 
   /** Change some fields. Numbers are held within the contract's limits; a drag counts as one step. */
   function set(patch: Partial<Scene>, at = performance.now()): void {
-    const next = { ...scene.value, ...patch }
+    const next = { ...copy(), ...patch }
     next.visibilityM = clamp(next.visibilityM, LIMITS.visibilityM)
     next.fishM = clamp(next.fishM, LIMITS.fishM)
     next.cloud = clamp(next.cloud, LIMITS.share)
     if (next.depthM !== null) next.depthM = clamp(next.depthM, LIMITS.depthM)
     if (next.temperatureC !== null) next.temperatureC = clamp(next.temperatureC, LIMITS.temperatureC)
-    if ((Object.keys(patch) as (keyof Scene)[]).every(k => next[k] === scene.value[k])) return
+    if ((Object.keys(patch) as (keyof Scene)[]).every(k => next[k] === scene[k])) return
     const key = Object.keys(patch).sort().join()
-    if (key !== lastKey || at - lastAt > ONE_STEP_MS) past.value = [...past.value.slice(1 - STEPS), scene.value]
+    if (key !== lastKey || at - lastAt > ONE_STEP_MS) past.value = [...past.value.slice(1 - STEPS), copy()]
     lastKey = key
     lastAt = at
     future.value = []
-    scene.value = next
+    Object.assign(scene, next)
   }
 
   /** Another lure keeps the water and the light; depth and side go to what is usual for it. */
   function setLure(lure: Scene['lure']): void {
-    const from = lureType(scene.value.lure)
+    const from = lureType(scene.lure)
     const to = LURES[lure]
-    const side = to.surface ? 'below' : from.surface ? 'level' : scene.value.side
+    const side = to.surface ? 'below' : from.surface ? 'level' : scene.side
     set({ lure, depthM: null, side })
   }
 
   function undo(): void {
     const before = past.value.at(-1)
     if (!before) return
-    future.value = [scene.value, ...future.value]
+    future.value = [copy(), ...future.value]
     past.value = past.value.slice(0, -1)
-    scene.value = before
+    Object.assign(scene, before)
     lastKey = ''
   }
 
   function redo(): void {
     const next = future.value[0]
     if (!next) return
-    past.value = [...past.value, scene.value]
+    past.value = [...past.value, copy()]
     future.value = future.value.slice(1)
-    scene.value = next
+    Object.assign(scene, next)
     lastKey = ''
   }
 
   /** Start from a scene that came from a link or a saved draft; nothing to undo. */
   function open(s: Scene): void {
-    scene.value = s
+    Object.assign(scene, s)
     past.value = []
     future.value = []
   }
 
-  const depthM = computed(() => scene.value.depthM ?? lureType(scene.value.lure).depthM)
+  const depthM = computed(() => scene.depthM ?? lureType(scene.lure).depthM)
   return { scene, depthM, set, setLure, undo, redo, open, canUndo: computed(() => past.value.length > 0), canRedo: computed(() => future.value.length > 0) }
 })

@@ -23,7 +23,11 @@ export function drawCoat(coat: Coat): Drawn {
   return d
 }
 
-/** Every part of a finish as drawn. */
+const dresses = new Map<Finish, Dress>()
+
+/** Every part of a finish as drawn; the same object for the same finish, so that nothing is drawn twice. */
 export function dressOf(finish: Finish): Dress {
-  return Object.fromEntries(finish.parts.map(p => [p.part, drawCoat(p.coat)]))
+  let d = dresses.get(finish)
+  if (!d) dresses.set(finish, d = Object.fromEntries(finish.parts.map(p => [p.part, drawCoat(p.coat)])))
+  return d
 }

@@ -2,11 +2,12 @@ import { hex } from '#core/spectrum/colour'
 import type { Request } from '#core/conditions/request'
 import type { Side } from '#core/finish/lures'
 import type { Part } from '#core/finish/parts'
-import type { Answer } from '#core/ranking/answer'
+import type { Answer, Ranked } from '#core/ranking/answer'
 import { answerOf, rank } from '#core/ranking/recommend'
 import { type ContrastCurve, type Watcher, contrastCurve, painter, waterColumn } from '#core/sight/appearance'
 import { BITE_M } from '#core/sight/view'
 import { clarityWord } from '#core/water/words'
+import { LEANS } from '../utils/leans'
 
 /** What the screen asks for: the engine's request and how to draw the answer. */
 export interface ScreenAsk {
@@ -25,9 +26,24 @@ export type PartColours = Partial<Record<Part, string>>
 export interface SeenOut { distanceM: number, water: string, parts: PartColours }
 export interface Curve extends ContrastCurve { finishId: string, name: string }
 
+/** One row of the list: what it shows and nothing more, since the whole list crosses from the worker at every move of a finger. */
+export interface Row {
+  finishId: string
+  name: string
+  rank: number
+  sightM: number
+  colourM: number
+  /** Schools that lean towards it. */
+  agree: number
+  reason: string
+}
+
 /** Everything the screen draws, worked out in one go so that no two parts of it can disagree. */
 export interface ScreenModel {
-  answer: Answer
+  rows: Row[]
+  /** The chosen finish in full. */
+  call: Ranked
+  answer: Omit<Answer, 'ranked' | 'version'>
   lure: Request['lure']
   depthM: number
   fishM: number
@@ -50,6 +66,15 @@ export interface ScreenModel {
   colourBlind: boolean
 }
 
+const RANGE_TALK = /^(First seen|To this fish|Smaller points)/
+
+/** The one line of a row: its best reason; where it outranks one seen farther, the best that is not about range. */
+function lineOf(r: Ranked, next: Ranked | undefined, side: Side): string {
+  const good = r.reasons.filter(x => x.effect > 0)
+  const outranks = next && next.sightingRangeM[side] > 1.05 * r.sightingRangeM[side]
+  return (outranks ? good.find(x => !RANGE_TALK.test(x.text)) : undefined)?.text ?? good.find(x => !x.text.startsWith('Smaller points'))?.text ?? ''
+}
+
 /** Points along the contrast curves. */
 const CURVE_POINTS = 40
 
@@ -67,9 +92,15 @@ export function workScreen(ask: ScreenAsk): ScreenModel {
   const rivals = ranked.filter(j => j !== selected).slice(0, 2)
   const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
   const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, farthest * i / (CURVE_POINTS - 1)))
+  const { ranked: calls, version: _version, ...answer } = answerOf(worked)
   const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
   return {
-    answer: answerOf(worked),
+    rows: calls.map((r, i) => ({
+      finishId: r.finish.id, name: r.finish.name, rank: r.rank, sightM: r.sightingRangeM[ask.side], colourM: r.colourRangeM[ask.side],
+      agree: Object.values(r.stances).filter(v => v > LEANS).length, reason: lineOf(r, calls[i + 1], ask.side),
+    })),
+    call: calls.find(c => c.finish.id === selected.finish.id)!,
+    answer,
     lure: conditions.lure, depthM: conditions.depthM, fishM: conditions.fishM, sunDeg: conditions.sunElevationDeg, phase: conditions.phase,
     clarity: clarityWord(conditions.visibilityM),
     column: column.slice(0, -1).map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),

@@ -13,7 +13,7 @@ const SECONDS = 3
 async function traced(client: CDPSession, work: () => Promise<void>): Promise<TraceEvent[]> {
   const events: TraceEvent[] = []
   client.on('Tracing.dataCollected', e => events.push(...e.value as unknown as TraceEvent[]))
-  await client.send('Tracing.start', { transferMode: 'ReportEvents', traceConfig: { includedCategories: ['toplevel', 'devtools.timeline', '__metadata'] } })
+  await client.send('Tracing.start', { transferMode: 'ReportEvents', traceConfig: { includedCategories: ['devtools.timeline', 'disabled-by-default-devtools.timeline', '__metadata'] } })
   await work()
   const done = new Promise(resolve => client.once('Tracing.tracingComplete', resolve))
   await client.send('Tracing.end')

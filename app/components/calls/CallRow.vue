@@ -1,37 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { finishById } from '#core/finish/finish'
-import type { Ranked } from '#core/ranking/answer'
-import { SCHOOL_IDS } from '#core/conditions/schools'
-import type { Side } from '#core/finish/lures'
 import { useUnits } from '../../composables/useUnits'
 import { useSettingsStore } from '../../stores/settings'
 import { dressOf } from '../../utils/dress'
 import { redTone } from '../../utils/tone'
-import type { SeenOut } from '../../workers/screen'
+import type { Row, SeenOut } from '../../workers/screen'
 import LureFigure from '../figure/LureFigure.vue'
 import RangeBar from './RangeBar.vue'
 
 /** One call: rank, the lure in the hand and at the fish, why, how far it is seen, and how many schools agree. */
-const props = defineProps<{ call: Ranked, seen: SeenOut | undefined, side: Side, fishM: number, maxM: number, selected: boolean, phone: boolean, alike: string | null, joined: 'none' | 'start' | 'middle' | 'end', note: string | null }>()
+const props = defineProps<{ call: Row, seen: SeenOut | undefined, fishM: number, maxM: number, selected: boolean, phone: boolean, alike: string | null, joined: 'none' | 'start' | 'middle' | 'end' }>()
 defineEmits<{ select: [] }>()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 const red = computed(() => settings.theme === 'night')
-const finish = computed(() => finishById(props.call.finish.id)!)
+const finish = computed(() => finishById(props.call.finishId)!)
 const dress = computed(() => dressOf(finish.value))
-const sightM = computed(() => props.call.sightingRangeM[props.side])
-const colourM = computed(() => props.call.colourRangeM[props.side])
-/** A school agrees when it leans towards the finish at all plainly. */
-const agree = computed(() => SCHOOL_IDS.filter(id => props.call.stances[id] > 0.12).length)
-const reason = computed(() => props.note ?? props.call.reasons.find(r => r.effect > 0 && r.text !== 'Smaller points together.')?.text ?? '')
 const water = computed(() => props.seen ? red.value ? redTone(props.seen.water, 120) : props.seen.water : 'var(--plate)')
-const spoken = computed(() => `${props.call.rank}. ${props.call.finish.name}. First seen at ${lengthNumber(sightM.value)} ${length.value.unit}. ${agree.value} of 7 schools agree. ${reason.value}`)
+const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First seen at ${lengthNumber(props.call.sightM)} ${length.value.unit}. ${props.call.agree} of 7 schools agree. ${props.call.reason}`)
 </script>
 
 <template>
   <button
-    type="button" class="relative block w-full border-b border-hair text-left" :class="selected ? '' : 'xl:border-r xl:border-r-ink'" :aria-pressed="selected" :aria-label="spoken" data-testid="call" :data-finish="call.finish.id"
+    type="button" class="relative block w-full [contain:layout_paint] border-b border-hair text-left" :class="selected ? '' : 'xl:border-r xl:border-r-ink'" :aria-pressed="selected" :aria-label="spoken" data-testid="call" :data-finish="call.finishId"
     @click="$emit('select')"
   >
     <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">
@@ -41,21 +33,21 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.finish.name}. Fi
         <span class="flex w-1/2 items-center p-1" :style="{ background: water }"><LureFigure v-if="seen" :lure="finish.lure" :seen="seen.parts" :red="red" /></span>
       </span>
       <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
-        <span class="text-[15.5px] leading-[1.15] font-bold">{{ call.finish.name }}</span>
-        <span class="line-clamp-2 text-[13px] leading-[1.2] text-ink2">{{ reason }}</span>
+        <span class="text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>
+        <span class="line-clamp-2 text-[13px] leading-[1.2] text-ink2">{{ call.reason }}</span>
         <span v-if="alike" class="truncate text-[12.5px] leading-tight font-semibold">{{ alike }}</span>
       </span>
       <span v-if="!phone" class="w-[78px] shrink-0 pt-1 pr-2 text-right">
-        <span class="figure text-[22px] leading-none font-semibold">{{ lengthNumber(sightM) }}<span class="ml-0.5 text-[13px]">{{ length.unit }}</span></span>
-        <span class="block pt-1 text-[12.5px] leading-tight text-ink2">{{ agree }} of 7<br>agree</span>
+        <span class="figure text-[22px] leading-none font-semibold">{{ lengthNumber(call.sightM) }}<span class="ml-0.5 text-[13px]">{{ length.unit }}</span></span>
+        <span class="block pt-1 text-[12.5px] leading-tight text-ink2">{{ call.agree }} of 7<br>agree</span>
       </span>
       <span v-if="phone" class="flex w-full items-baseline gap-2 px-3 pt-1.5">
-        <span class="min-w-0 flex-1 truncate text-[19px] font-bold">{{ call.finish.name }}</span>
-        <span class="figure text-[26px] leading-none font-semibold">{{ lengthNumber(sightM) }}<span class="ml-0.5 text-[14px]">{{ length.unit }}</span></span>
+        <span class="min-w-0 flex-1 truncate text-[19px] font-bold">{{ call.name }}</span>
+        <span class="figure text-[26px] leading-none font-semibold">{{ lengthNumber(call.sightM) }}<span class="ml-0.5 text-[14px]">{{ length.unit }}</span></span>
       </span>
-      <span v-if="phone" class="w-full px-3 pb-1"><RangeBar :colour-m="colourM" :sight-m="sightM" :fish-m="fishM" :max-m="maxM" /></span>
+      <span v-if="phone" class="w-full px-3 pb-1"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="fishM" :max-m="maxM" /></span>
     </span>
-    <span v-if="!phone" class="absolute right-2 bottom-[1px] left-[42px]"><RangeBar :colour-m="colourM" :sight-m="sightM" :fish-m="fishM" :max-m="maxM" /></span>
+    <span v-if="!phone" class="absolute right-2 bottom-[1px] left-[42px]"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="fishM" :max-m="maxM" /></span>
     <span
       v-if="joined !== 'none'" class="absolute right-0 w-[5px] border-r-2 border-ink" aria-hidden="true"
       :class="{ 'top-1/2 bottom-0 border-t-2': joined === 'start', 'top-0 bottom-0': joined === 'middle', 'top-0 bottom-1/2 border-b-2': joined === 'end' }"

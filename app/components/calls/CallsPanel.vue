@@ -14,11 +14,10 @@ const props = defineProps<{ screen: ScreenModel | null, selectedId: string | nul
 const emit = defineEmits<{ select: [id: string], move: [id: string] }>()
 const store = useSceneStore()
 const settings = useSettingsStore()
-const { lengthNumber, length, lengthText } = useUnits()
+const { lengthNumber, length } = useUnits()
 
-const calls = computed(() => props.screen?.answer.ranked ?? [])
-const side = computed(() => store.scene.side)
-const maxM = computed(() => Math.max(0.1, ...calls.value.map(c => c.sightingRangeM[side.value])) * 1.04)
+const calls = computed(() => props.screen?.rows ?? [])
+const maxM = computed(() => Math.max(0.1, ...calls.value.map(c => c.sightM)) * 1.04)
 const rowHeight = computed(() => props.phone ? 169 : 105)
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(calls, { itemHeight: () => rowHeight.value, overscan: 2 })
 
@@ -33,34 +32,27 @@ const groupOf = computed(() => {
   for (const g of props.screen?.answer.lookAlikes ?? []) for (const id of g) out.set(id, g)
   return out
 })
-const rankOf = computed(() => new Map(calls.value.map(c => [c.finish.id, c.rank])))
+const rankOf = computed(() => new Map(calls.value.map(c => [c.finishId, c.rank])))
 function alike(id: string): string | null {
   const others = (groupOf.value.get(id) ?? []).filter(x => x !== id).map(x => rankOf.value.get(x)!).sort((a, b) => a - b)
   return others.length ? `Looks like ${others.slice(0, 2).join(', ')}${others.length > 2 ? ` +${others.length - 2}` : ''}` : null
 }
 /** Neighbours in the list that the fish cannot tell apart are joined by a bracket. */
 function joined(i: number): 'none' | 'start' | 'middle' | 'end' {
-  const g = (k: number) => groupOf.value.get(calls.value[k]?.finish.id ?? '')
+  const g = (k: number) => groupOf.value.get(calls.value[k]?.finishId ?? '')
   const here = g(i)
   if (!here) return 'none'
   const up = g(i - 1) === here
   const down = g(i + 1) === here
   return up && down ? 'middle' : up ? 'end' : down ? 'start' : 'none'
 }
-/** A call that outranks one seen farther says why in its one line. */
-function note(i: number): string | null {
-  const me = calls.value[i]!
-  const next = calls.value[i + 1]
-  const why = me.reasons.find(r => r.effect > 0 && !r.text.startsWith('First seen') && !r.text.startsWith('To this fish') && r.text !== 'Smaller points together.')
-  return next && next.sightingRangeM[side.value] > 1.05 * me.sightingRangeM[side.value] ? why?.text ?? null : null
-}
 const watchers = [{ value: 'diver' as const, words: 'as a diver sees it' }, { value: 'fish' as const, words: 'as the fish sees it' }]
 watch(() => store.scene.lure, () => scrollTo(0))
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
-  const i = Math.max(0, Math.min(calls.value.length - 1, calls.value.findIndex(c => c.finish.id === props.selectedId) + by))
+  const i = Math.max(0, Math.min(calls.value.length - 1, calls.value.findIndex(c => c.finishId === props.selectedId) + by))
   if (calls.value[i]) {
-    emit('move', calls.value[i].finish.id)
+    emit('move', calls.value[i].finishId)
     scrollTo(Math.max(0, i - 1))
   }
 }
@@ -77,7 +69,7 @@ defineExpose({ step })
       </span>
     </div>
     <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-[13px] text-ink2">False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is used to.</p>
-    <p class="off" aria-live="polite">{{ calls[0] ? `First pick: ${calls[0].finish.name}` : '' }}</p>
+    <p class="off" aria-live="polite">{{ calls[0] ? `First pick: ${calls[0].name}` : '' }}</p>
     <div v-if="!screen" class="flex flex-1 flex-col" aria-busy="true">
       <p class="p-3">Working out what the fish can see …</p>
       <div v-for="i in 5" :key="i" class="flex h-[105px] gap-3 border-b border-hair p-2"><span class="h-[78px] w-[228px] bg-sunk" /><span class="h-4 w-40 bg-sunk" /></div>
@@ -85,8 +77,8 @@ defineExpose({ step })
     <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
         <CallRow
-          v-for="{ data, index } in rows" :key="data.finish.id" :call="data" :seen="screen.seen[data.finish.id]" :side="side" :fish-m="screen.fishM" :max-m="maxM"
-          :selected="data.finish.id === selectedId" :phone="phone" :alike="alike(data.finish.id)" :joined="joined(index)" :note="note(index)" :title="`${data.finish.name} at ${lengthText(screen.fishM)}`" @select="emit('select', data.finish.id)"
+          v-for="{ data, index } in rows" :key="data.finishId" :call="data" :seen="screen.seen[data.finishId]" :fish-m="screen.fishM" :max-m="maxM"
+          :selected="data.finishId === selectedId" :phone="phone" :alike="alike(data.finishId)" :joined="joined(index)" @select="emit('select', data.finishId)"
         />
       </div>
       <button v-if="phone && !showAll && calls.length > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ calls.length }} calls</button>

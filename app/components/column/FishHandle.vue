@@ -48,7 +48,7 @@ function cross(direction: 1 | -1) {
   store.set({ side: ORDER[Math.min(2, Math.max(0, ORDER.indexOf(s.value.side) + direction))]! })
 }
 
-const ranked = computed(() => c.screen.value?.answer.ranked.find(x => x.finish.id === c.screen.value?.selectedId))
+const ranked = computed(() => c.screen.value?.call)
 const arcs = computed(() => {
   if (!ranked.value) return []
   const arc = (m: number, width: number) => {

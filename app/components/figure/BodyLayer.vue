@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Part } from '#core/finish/parts'
 import type { Mark } from '#core/finish/pattern'
-import { scatter, specks } from '../../figures/strands'
+import { blotches, specks } from '../../figures/strands'
 import type { Layer } from '../../figures/types'
 import type { Drawn } from '../../utils/dress'
 
@@ -33,11 +33,7 @@ const bars = computed(() => Array.from({ length: 8 }, (_, i) => {
   const x = x0 + 40 + i * (w - 60) / 8
   return `M${x} ${y0}C${x + 5} ${mid - 12} ${x + 1} ${mid} ${x + 4} ${mid + 9 - (i % 2) * 6}C${x + 8} ${mid - 4} ${x + 9} ${mid - 14} ${x + 9} ${y0}Z`
 }))
-const blotches = computed(() => {
-  const r = scatter(77)
-  const { x0, y0, w, y1 } = box.value
-  return Array.from({ length: 26 }, () => ({ x: x0 + 30 + r() * (w - 44), y: y0 + 8 + r() * (y1 - y0 - 26), q: 2 + r() * 5, turn: r() * 60 - 30 }))
-})
+const blotted = computed(() => blotches(26, [box.value.x0 + 30, box.value.y0 + 8, box.value.x1 - 14, box.value.y1 - 18], 77))
 const scales = computed(() => {
   const { x0, x1, mid } = box.value
   return Array.from({ length: 7 * 24 }, (_, k) => ({ x: x0 + 44 + (k % 24) * 6.4 + (Math.floor(k / 24) % 2) * 3.2, y: mid - 16 + Math.floor(k / 24) * 4.4 })).filter(s => s.x < x1 - 22).map(s => `M${s.x} ${s.y - 2.6}q3.4 2.6 0 5.2`).join('')
@@ -47,12 +43,29 @@ const rings = computed(() => Array.from({ length: 30 }, (_, i) => `M${box.value.
 const markColour = computed(() => props.tone(flank.value?.specks.find(s => !s.mirror)?.colour ?? props.drawn('back')?.colour ?? '#222222'))
 const flakes = computed(() => (props.inHand ? flank.value?.specks ?? [] : [])
   .filter(s => s.mirror || !props.mark || props.mark === 'dot' || props.mark === 'scale')
-  .flatMap((s, n) => specks(Math.round(s.cover * 420), [box.value.x0 + 6, box.value.y0 + 5, box.value.x1 - 6, box.value.y1 - 5], 31 + 7 * n).map(p => ({ ...p, colour: props.tone(s.colour) }))))
+  .map((s, n) => ({ d: specks(Math.round(s.cover * 420), [box.value.x0 + 6, box.value.y0 + 5, box.value.x1 - 6, box.value.y1 - 5], 31 + 7 * n), colour: props.tone(s.colour) })))
+/** Colours down a body seen through the water; the throat counts as belly there. */
+const run = computed(() => {
+  const { y0, y1, mid } = box.value
+  const at = (y: number) => Number(((y - y0) / (y1 - y0)).toFixed(3))
+  return [
+    { at: at(y0 + 0.5 * (mid - y0)), colour: props.colour('back') }, { at: at(mid), colour: props.colour('flank') },
+    { at: at(mid + 4), colour: props.colour('flank') }, { at: at(mid + 4 + 0.5 * (y1 - mid - 4)), colour: props.colour('belly') },
+  ]
+})
 const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
 </script>
 
 <template>
-  <g>
+  <!-- In a picker: the outline alone. Through the water: one shape whose colour runs from back to belly, nothing to clip. -->
+  <path v-if="!inHand && !seen" :d="layer.d" fill="currentColor" />
+  <g v-else-if="seen">
+    <defs>
+      <linearGradient :id="`${uid}g`" x1="0" :y1="box.y0" x2="0" :y2="box.y1" gradientUnits="userSpaceOnUse"><stop v-for="s in run" :key="s.at" :offset="s.at" :stop-color="s.colour" /></linearGradient>
+    </defs>
+    <path data-part="flank" :d="layer.d" :fill="url('g')" />
+  </g>
+  <g v-else>
     <defs>
       <clipPath :id="`${uid}b`"><path :d="layer.d" /></clipPath>
       <linearGradient :id="`${uid}k`" x1="0" :y1="box.y0" x2="0" :y2="box.mid" gradientUnits="userSpaceOnUse">
@@ -86,14 +99,12 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
       <path v-if="has('chin')" data-part="chin" :d="`M${box.x0} ${box.mid + 2}C${box.x0 + 14} ${box.mid + 4} ${box.x0 + 34} ${box.mid + 12} ${box.x0 + 58} ${box.y1 + 3}L${box.x0} ${box.y1 + 6}Z`" :fill="colour('chin')" />
       <template v-if="inHand">
         <path v-if="mark === 'bars'" :d="bars.join('')" :fill="markColour" opacity=".8" />
-        <template v-if="mark === 'craw'">
-          <ellipse v-for="(b, k) in blotches" :key="k" :cx="b.x" :cy="b.y" :rx="b.q * 1.3" :ry="b.q * 0.7" :fill="markColour" opacity=".75" :transform="`rotate(${b.turn} ${b.x} ${b.y})`" />
-        </template>
+        <path v-if="mark === 'craw'" :d="blotted" :fill="markColour" opacity=".75" />
         <path v-if="mark === 'scale'" :d="scales" fill="none" stroke="currentColor" stroke-width=".55" opacity=".45" />
         <circle v-if="mark === 'dot'" :cx="box.x0 + 60" :cy="box.mid - 3" r="5.5" :fill="markColour" />
       </template>
       <path v-if="has('tail')" data-part="tail" :d="`M${box.x1 - 26} ${box.y0 - 8}C${box.x1 - 34} ${box.mid - 8} ${box.x1 - 34} ${box.mid + 8} ${box.x1 - 26} ${box.y1 + 8}H${box.x1 + 8}V${box.y0 - 8}Z`" :fill="colour('tail')" />
-      <rect v-for="(s, k) in flakes" :key="k" :x="s.x" :y="s.y" :width="s.w * 1.7" :height="s.w" :fill="s.colour" :transform="`rotate(${s.turn} ${s.x} ${s.y})`" />
+      <path v-for="(s, k) in flakes" :key="k" :d="s.d" :fill="s.colour" />
       <path v-if="layer.rings && inHand" :d="rings" fill="none" stroke="currentColor" stroke-width=".8" opacity=".16" />
     </g>
     <path v-if="inHand && material !== 'fluorescent'" :d="layer.d" :fill="url('s')" />

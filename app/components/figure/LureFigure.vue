@@ -4,7 +4,7 @@ import type { LureId } from '#core/finish/lures'
 import type { Part } from '#core/finish/parts'
 import type { Mark } from '#core/finish/pattern'
 import { FIGURES } from '../../figures/all'
-import { specks, strandsOf } from '../../figures/strands'
+import { bundles, specks } from '../../figures/strands'
 import type { Layer } from '../../figures/types'
 import type { Dress } from '../../utils/dress'
 import { redTone } from '../../utils/tone'
@@ -52,20 +52,15 @@ function colourOf(part: Part): string {
 const has = (part: Part) => props.seen ? !!props.seen[part] : !!props.dress?.[part]
 const hookInk = computed(() => props.seen ? '#00000050' : 'currentColor')
 
-function strandColour(part: Part, at: number): string {
-  const base = colourOf(part)
-  if (!props.dress) return base
-  let from = 0
-  for (const s of drawnPart(part)?.specks ?? []) {
-    from += s.cover
-    if (at < from) return tone(s.colour)
-  }
-  return base
+/** Paths of the strands by colour: a skirt in the hand shows its mixture, one in motion a single blended colour. */
+function strands(layer: Layer & { kind: 'strands' }) {
+  const specked = props.dress ? drawnPart(layer.part)?.specks ?? [] : []
+  return bundles(layer, specked.map(s => s.cover)).map((d, k) => ({ d, colour: k === 0 ? colourOf(layer.part) : tone(specked[k - 1]!.colour) }))
 }
 const sheen = (part: Part) => inHand.value && ['metallic', 'holographic'].includes(drawnPart(part)?.material ?? '')
 function specksOf(layer: Layer & { kind: 'shape' }) {
   const coat = inHand.value ? drawnPart(layer.part) : undefined
-  return (coat?.specks ?? []).flatMap((s, n) => specks(Math.round(s.cover * 160), [20, 24, 236, 100], 31 + n).map(p => ({ ...p, colour: tone(s.colour) })))
+  return (coat?.specks ?? []).map((s, n) => ({ d: specks(Math.round(s.cover * 160), [20, 24, 236, 100], 31 + n), colour: tone(s.colour) }))
 }
 </script>
 
@@ -90,16 +85,14 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
           :fill-opacity="layer.part === 'bill' ? (inHand ? 0.6 : seen ? 0.12 : 1) : drawnPart(layer.part)?.material === 'translucent' ? 0.55 : 1"
           :stroke="outlined ? 'currentColor' : 'none'" :stroke-width="outlined"
         />
-        <template v-if="inHand">
+        <template v-if="specksOf(layer).length">
           <clipPath :id="`${id}c${n}`"><path :d="layer.d" /></clipPath>
-          <g :clip-path="`url(#${id}c${n})`">
-            <rect v-for="(s, k) in specksOf(layer)" :key="k" :x="s.x" :y="s.y" :width="s.w * 1.7" :height="s.w" :fill="s.colour" :transform="`rotate(${s.turn} ${s.x} ${s.y})`" />
-          </g>
-          <path v-if="sheen(layer.part)" :d="layer.d" :fill="`url(#${id}m)`" :opacity="red ? 0.35 : 1" />
+          <g :clip-path="`url(#${id}c${n})`"><path v-for="(s, k) in specksOf(layer)" :key="k" :d="s.d" :fill="s.colour" /></g>
         </template>
+        <path v-if="sheen(layer.part)" :d="layer.d" :fill="`url(#${id}m)`" :opacity="red ? 0.35 : 1" />
       </template>
-      <g v-else-if="layer.kind === 'strands'" :data-part="layer.part" fill="none" stroke-linecap="round">
-        <path v-for="(s, k) in strandsOf(layer)" :key="k" :d="s.d" :stroke="strandColour(layer.part, s.at)" :stroke-width="s.width" :stroke-opacity="drawnPart(layer.part)?.material === 'translucent' ? 0.6 : 1" />
+      <g v-else-if="layer.kind === 'strands'" :data-part="layer.part" fill="none" stroke-linecap="round" stroke-width="3.1" :stroke-opacity="drawnPart(layer.part)?.material === 'translucent' ? 0.6 : 1">
+        <path v-for="(s, k) in strands(layer)" :key="k" :d="s.d" :stroke="s.colour" />
       </g>
       <g v-else-if="layer.kind === 'treble'" :transform="`translate(${layer.x} ${layer.y}) rotate(${layer.rot}) scale(${layer.s})`" fill="none" :stroke="hookInk" stroke-width="1.9" stroke-linecap="round" stroke-linejoin="round">
         <circle cx="0" cy="2.4" r="2.2" /><path d="M0 5V17M0 17C0 26 -11 27 -11.5 17L-11.5 14.5L-8.6 17.5M0 17C0 26 11 27 11.5 17L11.5 14.5L8.6 17.5M0 17C1 22 4 24 4.5 18.5" />

@@ -25,7 +25,7 @@ const store = useSceneStore()
 const settings = useSettingsStore()
 const { lengthNumber, length, lengthText } = useUnits()
 const red = computed(() => settings.theme === 'night')
-const call = computed(() => props.screen.answer.ranked.find(c => c.finish.id === props.screen.selectedId)!)
+const call = computed(() => props.screen.call)
 const finish = computed(() => finishById(props.screen.selectedId)!)
 const side = computed(() => store.scene.side)
 const SIDE_WORDS = { level: 'From the side', below: 'From below', above: 'From above' } as const
@@ -98,7 +98,8 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
 </template>
 
 <style scoped>
-.block { border-top: 1px solid var(--ink); margin-top: 8px; padding-top: 5px; }
+/* Sections out of sight are neither laid out nor painted until scrolled to. */
+.block { border-top: 1px solid var(--ink); margin-top: 8px; padding-top: 5px; content-visibility: auto; contain-intrinsic-height: auto 120px; }
 h3 { font-family: var(--font-figure); font-weight: 700; font-size: 15px; margin-bottom: 2px; }
 summary { cursor: pointer; min-height: 32px; display: flex; align-items: center; text-decoration: underline; text-underline-offset: 3px; }
 @media (max-width: 899px) { summary { min-height: 44px; } h3 { font-size: 18px; } }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { SCHOOLS, SCHOOL_IDS } from '#core/conditions/schools'
 import type { Ranked } from '#core/ranking/answer'
+import { LEANS } from '../../utils/leans'
 
 /** Where the seven schools stand: a struck ring against, an open ring neutral, a solid one for. Shape says it, not colour. */
 defineProps<{ call: Ranked }>()
-const stop = (v: number) => v > 0.12 ? 'for' : v < -0.12 ? 'against' : 'neutral'
+const stop = (v: number) => v > LEANS ? 'for' : v < -LEANS ? 'against' : 'neutral'
 const X = { against: 6, neutral: 26, for: 46 }
 </script>
 

@@ -1,0 +1,1 @@
+import * as d from './bench/drag'
