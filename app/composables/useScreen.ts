@@ -6,7 +6,8 @@ import type { ScreenAsk, ScreenModel } from '../workers/screen'
 /** The answer is said to be on its way when it takes longer than this, ms. */
 const SLOW_MS = 250
 
-const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => resolve()))
+/** The next frame has been drawn: not its beginning, or two parts would land in one frame after all. */
+const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => setTimeout(resolve)))
 
 /**
  * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the latest next question is

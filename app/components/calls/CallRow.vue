@@ -23,7 +23,7 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First see
 
 <template>
   <button
-    type="button" class="relative block w-full [contain:layout_paint] border-b border-hair text-left" :class="selected ? '' : 'xl:border-r xl:border-r-ink'" :aria-pressed="selected" :aria-label="spoken" data-testid="call" :data-finish="call.finishId"
+    type="button" class="relative block w-full [contain:strict] border-b border-hair text-left" :style="{ height: phone ? '169px' : '105px' }" :class="selected ? '' : 'xl:border-r xl:border-r-ink'" :aria-pressed="selected" :aria-label="spoken" data-testid="call" :data-finish="call.finishId"
     @click="$emit('select')"
   >
     <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">

@@ -17,11 +17,14 @@ const v = computed(() => store.scene.visibilityM)
 const shownM = computed(() => Math.min(v.value, c.reachM.value * 0.97))
 const x = computed(() => Math.round(c.width.value * 0.27))
 const y = computed(() => c.yOf(shownM.value))
-const lureNear = computed(() => Math.abs(c.yOf(store.depthM) - y.value) < 46)
+const lureY = computed(() => c.yOf(Math.min(store.depthM, c.reachM.value * 0.97)))
+const above = computed(() => y.value <= lureY.value)
 const word = computed(() => c.screen.value?.clarity ?? '')
 const ink = computed(() => c.inkAt(shownM.value))
-// The tag keeps off the lure's: where the two would meet, it steps up.
-const tagY = computed(() => y.value - (lureNear.value && y.value <= c.yOf(store.depthM) ? 14 : 0) + (lureNear.value && y.value > c.yOf(store.depthM) ? 14 : 0))
+/** Where flag or words would meet the lure's, they step off it by at least this much. */
+const clear = (px: number) => Math.abs(y.value - lureY.value) >= px ? y.value : lureY.value + (above.value ? -px : px)
+const tagY = computed(() => clear(29))
+const wordsY = computed(() => clear(50))
 </script>
 
 <template>
@@ -42,7 +45,7 @@ const tagY = computed(() => y.value - (lureNear.value && y.value <= c.yOf(store.
       <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
     </NumberField>
   </div>
-  <p class="figure pointer-events-none absolute text-[13px] font-semibold whitespace-nowrap" :style="{ left: `${x + 36}px`, top: `${tagY - 17}px`, color: ink }" aria-hidden="true">
+  <p class="figure pointer-events-none absolute text-[13px] font-semibold whitespace-nowrap" :style="{ left: `${x + 36}px`, top: `${wordsY - 17}px`, color: ink }" aria-hidden="true">
     Disc vanishes<br><span class="font-medium">{{ word }} water</span>
   </p>
 </template>
