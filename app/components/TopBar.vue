@@ -20,13 +20,12 @@ const settings = useSettingsStore()
       <button type="button" class="bar" :aria-label="settings.units === 'us' ? 'Feet and Fahrenheit. Change to metres and Celsius' : 'Metres and Celsius. Change to feet and Fahrenheit'" @click="settings.units = settings.units === 'us' ? 'metric' : 'us'">{{ settings.units === 'us' ? 'ft °F' : 'm °C' }}</button>
       <fieldset class="flex">
         <legend class="off">Light to read in</legend>
-        <label v-for="t in THEMES" :key="t" class="flex cursor-pointer items-center px-2.5 has-focus-visible:outline-3 has-focus-visible:-outline-offset-3" :class="settings.theme === t ? 'border-t-[7px] border-ink pb-[7px] font-bold' : 'text-ink2'"><input v-model="settings.theme" type="radio" name="theme" class="off" :value="t">{{ cap(t) }}</label>
+        <label v-for="t in THEMES" :key="t" class="flex cursor-pointer items-center px-[9px] has-focus-visible:outline-3 has-focus-visible:-outline-offset-3" :class="settings.theme === t ? 'border-t-[7px] border-ink pb-[7px] font-bold' : 'text-ink2'"><input v-model="settings.theme" type="radio" name="theme" class="off" :value="t">{{ cap(t) }}</label>
       </fieldset>
     </span>
   </header>
 </template>
 
 <style scoped>
-.bar { padding: 0 12px; min-height: 44px; }
-@media (max-width: 759px) { .bar { padding: 0 8px; } }
+.bar { padding: 0 9px; min-height: 44px; white-space: nowrap; }
 </style>

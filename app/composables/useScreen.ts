@@ -12,7 +12,7 @@ const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => set
 /**
  * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the latest next question is
  * remembered: a drag never queues up, stale results are dropped, and the last state is always the one shown. An answer reaches the
- * picture first, the list a frame later and the plate after that, so that no one frame has to draw them all under a moving finger.
+ * picture first, the list a frame later and the plate once the finger rests, so that no one frame has to draw them all.
  */
 export function useScreen(ask: () => ScreenAsk) {
   const screen = shallowRef<ScreenModel | null>(null)
@@ -48,8 +48,11 @@ export function useScreen(ask: () => ScreenAsk) {
       screen.value = answer
       await frame()
       list.value = answer
-      await frame()
-      plate.value = answer
+      // The plate is read, not watched: while another question waits, it keeps the answer it has.
+      if (!next) {
+        await frame()
+        plate.value = answer
+      }
     }
     finally {
       clearTimeout(timer)

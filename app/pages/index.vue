@@ -101,8 +101,8 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
         <CallsPanel ref="list" class="min-h-0 flex-1" :screen="listScreen" :selected-id="listScreen?.selectedId ?? null" :phone="phone" @select="choose" @move="id => chosenId = id" />
         <footer v-if="listScreen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
           <div v-if="!phone" class="mb-1.5 flex items-center gap-3">
-            <h2 class="figure text-[20px] font-bold">Three rods</h2>
-            <p v-if="justKept" role="status" class="ml-auto truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-9 underline" @click="takeBack">Take back</button></p>
+            <h2 class="figure text-[20px] font-bold whitespace-nowrap">Three rods</h2>
+            <p v-if="justKept" role="status" class="ml-auto flex min-w-0 items-center gap-2"><span class="truncate">Kept: {{ justKept.name }}.</span><button type="button" class="min-h-11 whitespace-nowrap underline" @click="takeBack">Take back</button></p>
             <button type="button" class="action ml-auto whitespace-nowrap" :class="justKept ? 'ml-0' : ''" @click="keep">I tied this on</button>
           </div>
           <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>

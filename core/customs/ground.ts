@@ -8,7 +8,7 @@ export const GROUND_CUSTOMS: readonly Custom[] = [
     words: 'Brown weed and wood: browns and green pumpkin.' },
   { id: 'sand-over-sand', school: 'blend', when: { surface: false, backgrounds: ['sand', 'clay'], visibilityM: [1, 30] }, favours: { families: ['tan', 'clear', 'smoke', 'bone', 'brown'], traits: { vivid: false } }, strength: 0.45, claim: 'hides',
     words: 'Over pale bottom, sand-brown and see-through.' },
-  { id: 'dark-over-dark', school: 'blend', when: { surface: false, backgrounds: ['dark-mud', 'rock'], visibilityM: [0.6, 30] }, favours: { first: ['black', 'blue', 'brown', 'olive', 'purple'] }, strength: 0.5, claim: 'hides',
+  { id: 'dark-over-dark', school: 'blend', when: { bottom: true, backgrounds: ['dark-mud', 'rock'], visibilityM: [0.6, 30] }, favours: { first: ['black', 'blue', 'brown', 'olive', 'purple'] }, strength: 0.5, claim: 'hides',
     words: 'Darker over dark bottoms, as the prey there is.' },
   { id: 'dark-in-tannin', school: 'blend', when: { tints: ['tea'], groups: ['soft-plastic', 'skirted'], visibilityM: [0.6, 4] }, favours: { first: ['black', 'brown', 'olive', 'purple'] }, strength: 0.35, claim: 'hides',
     words: 'Prey goes dark in tannin water, so do the plastics.' },

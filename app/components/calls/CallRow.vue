@@ -33,8 +33,8 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First see
         <span class="flex w-1/2 items-center p-1" :style="{ background: water }"><LureFigure v-if="seen" :lure="finish.lure" :seen="seen.parts" :red="red" /></span>
       </span>
       <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
-        <span class="text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>
-        <span class="line-clamp-2 text-[13px] leading-[1.2] text-ink2">{{ call.reason }}</span>
+        <span class="line-clamp-2 shrink-0 text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>
+        <span class="text-[13px] leading-[1.2] text-ink2" :class="alike && call.name.length > 18 ? 'line-clamp-1' : 'line-clamp-2'">{{ call.reason }}</span>
         <span v-if="alike" class="truncate text-[12.5px] leading-tight font-semibold">{{ alike }}</span>
       </span>
       <span v-if="!phone" class="w-[78px] shrink-0 pt-1 pr-2 text-right">

@@ -19,7 +19,7 @@ const { lengthNumber, length } = useUnits()
 const calls = computed(() => props.screen?.rows ?? [])
 const maxM = computed(() => Math.max(0.1, ...calls.value.map(c => c.sightM)) * 1.04)
 const rowHeight = computed(() => props.phone ? 169 : 105)
-const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(calls, { itemHeight: () => rowHeight.value, overscan: 2 })
+const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(calls, { itemHeight: () => rowHeight.value, overscan: 1 })
 
 /** On a phone the page itself scrolls: the first few, then all on request. */
 const FIRST_FEW = 6

@@ -54,7 +54,7 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
     </header>
     <NamedFigure :finish="finish" :red="red && !showColour" /><SeenStrip :lure="finish.lure" :strip="screen.strip" :fish-m="screen.fishM" :red="red" />
     <div class="px-3.5 pb-4">
-      <section class="block">
+      <section class="topic">
         <h3>How far off a fish first sees it</h3>
         <ul>
           <li v-for="s in SIDES" :key="s" class="flex items-center gap-2 py-[2px]" :class="s === side ? 'font-bold' : ''">
@@ -66,8 +66,8 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
           <ContrastChart v-if="chart" :curves="screen.curves" :fish-m="screen.fishM" />
         </details>
       </section>
-      <section class="block"><h3>Why</h3><ReasonList :call="call" /></section>
-      <section class="block">
+      <section class="topic"><h3>Why</h3><ReasonList :call="call" /></section>
+      <section class="topic">
         <h3 class="flex">Where the schools stand<span class="ml-auto text-[12.5px] font-medium text-ink2">against&ensp;for</span></h3>
         <SchoolStands :call="call" />
         <p v-for="d in screen.answer.disagreements" :key="d.picks.join()" class="mt-1.5 border-l-2 border-ink pl-2"><span class="font-bold">{{ SCHOOLS[d.between[0]].words }} against {{ SCHOOLS[d.between[1]].words.toLowerCase() }}:</span> {{ d.optics }}</p>
@@ -76,7 +76,7 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
           <p v-for="b in screen.weights.because" :key="b">{{ b.charAt(0).toUpperCase() + b.slice(1) }}.</p>
         </details>
       </section>
-      <section v-if="dressUps.length || others.length" class="block">
+      <section v-if="dressUps.length || others.length" class="topic">
         <h3>Dress it up</h3>
         <ul class="grid grid-cols-2 gap-2">
           <li v-for="d in dressUps" :key="d.text" class="flex gap-2"><span class="h-[42px] w-[92px] shrink-0 bg-plate p-0.5"><LureFigure :lure="finish.lure" :dress="d.dress" :mark="finish.mark" :red="red" :line="2.4" /></span><span class="text-[13px] leading-tight">{{ d.text }} <b>+{{ Math.round(d.gain * 100) }}</b></span></li>
@@ -84,12 +84,12 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
         <p v-for="d in others" :key="d.finishId + d.text" class="text-[13px] text-ink2">{{ nameOf(d.finishId) }}: {{ d.text.toLowerCase() }} <b>+{{ Math.round(d.gain * 100) }}</b></p>
         <p class="mt-1 text-[13px] text-ink2">Paints and dips: fresh air and gloves, as the maker says.</p>
       </section>
-      <section class="block"><h3>How much colour matters today: {{ screen.answer.colourMatters.level }}</h3><p>{{ screen.answer.colourMatters.text }}</p></section>
-      <section v-if="advisories.length" class="block">
+      <section class="topic"><h3>How much colour matters today: {{ screen.answer.colourMatters.level }}</h3><p>{{ screen.answer.colourMatters.text }}</p></section>
+      <section v-if="advisories.length" class="topic">
         <h3>What goes with it</h3>
         <ul><li v-for="a in advisories" :key="a.text" class="flex gap-2 py-[2px]"><span class="w-16 shrink-0 font-bold">{{ KINDS[a.kind] }}</span><span>{{ a.text }}</span></li></ul>
       </section>
-      <section v-if="screen.answer.assumed.length" class="block">
+      <section v-if="screen.answer.assumed.length" class="topic">
         <h3>What was taken for granted</h3>
         <ul><li v-for="a in screen.answer.assumed" :key="a.path" class="py-[1px] text-ink2">{{ a.because.charAt(0).toUpperCase() + a.because.slice(1) }}.</li></ul>
       </section>
@@ -99,7 +99,7 @@ const subtitle = computed(() => `${LURE_SHORT[finish.value.lure]}. Shape seen at
 
 <style scoped>
 /* Sections out of sight are neither laid out nor painted until scrolled to. */
-.block { border-top: 1px solid var(--ink); margin-top: 8px; padding-top: 5px; content-visibility: auto; contain-intrinsic-height: auto 120px; }
+.topic { border-top: 1px solid var(--ink); margin-top: 8px; padding-top: 5px; content-visibility: auto; contain-intrinsic-height: auto 120px; }
 h3 { font-family: var(--font-figure); font-weight: 700; font-size: 15px; margin-bottom: 2px; }
 summary { cursor: pointer; min-height: 32px; display: flex; align-items: center; text-decoration: underline; text-underline-offset: 3px; }
 @media (max-width: 899px) { summary { min-height: 44px; } h3 { font-size: 18px; } }
