@@ -87,13 +87,15 @@ function traitsOf(parts: readonly FinishPart[]): Traits {
   }
 }
 
+const PLAIN_HOOK = parseCoat('hook-steel')
+
 /** Build a finish of a lure type from explicit coats; parts the lure lacks are left out. */
 export function buildFinish(lure: LureId, id: string, name: string, coats: Partial<Record<Part, Coat>>, mark: Mark | null = null, mimics: Forage | null = null): Finish {
   const type = lureType(lure)
   const parts: FinishPart[] = []
   for (const [part, size] of Object.entries(type.parts) as [Part, { share: number, mm: number }][]) {
-    // A chin or head that is not painted apart is simply more of the belly or flank.
-    const coat = coats[part] ?? (part === 'chin' ? coats.belly : part === 'head' ? coats.flank : undefined)
+    // A chin or head that is not painted apart is simply more of the belly or flank; hooks come plain.
+    const coat = coats[part] ?? (part === 'chin' ? coats.belly : part === 'head' ? coats.flank : part === 'hook' ? PLAIN_HOOK : undefined)
     if (coat) parts.push({ part, coat, optics: coatOptics(coat), texture: textureOf(coat), ...size })
   }
   if (!parts.some(p => p.share > 0)) throw new Error(`finish "${id}" has no part that a ${type.words} shows`)

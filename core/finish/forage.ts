@@ -42,6 +42,6 @@ export const FORAGE_KINDS = Object.keys(FORAGE) as Forage[]
 /** Prey coats for the parts of a lure; a skirt, blade or trailer answers to the side of the prey, its body all of it. */
 export function preyCoat(kind: Forage, part: Part): Coat {
   const parts: Partial<Record<Part, string>> = FORAGE[kind].parts
-  const text = parts[part] ?? (part === 'chin' ? parts.belly : part === 'head' ? parts.back : parts.flank)
+  const text = parts[part] ?? (part === 'chin' || part === 'hook' ? parts.belly : part === 'head' ? parts.back : parts.flank)
   return parseCoat(text!)
 }

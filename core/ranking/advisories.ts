@@ -5,6 +5,7 @@ import type { Moment } from '#core/schools/school'
 import { shareOf } from '#core/season/prey'
 import { PHASE_WORDS } from '#core/season/phase'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
+import { type LineId, lineSightM } from '#core/sight/line'
 
 type Rule = (m: Moment) => string | null
 type Rules = readonly { kind: Advisory['kind'], rule: Rule }[]
@@ -48,9 +49,15 @@ const SIZE: readonly Rule[] = [
   m => m.facts.dirty > 0.4 ? 'Bigger profile in dirty water.' : null,
   m => m.facts.clear > 0.75 && m.conditions.pressure === 'high' ? 'Smaller profile: clear water, wary fish.' : null,
 ]
+/** From how far the lines show beside the lure, by the same optics. */
+function lineWords(m: Moment): string {
+  const shows = (id: LineId) => lengthWords(lineSightM(m.scene, id), m.conditions.units)
+  return `A level fish sees green braid from ${shows('green-braid')}, yellow from ${shows('yellow-braid')}, red from ${shows('red-braid')}, a clear leader from ${shows('leader')}.`
+}
+
 const LINE: readonly Rule[] = [
-  m => m.facts.clear > 0.6 ? 'Clear water with fish that inspect: fluorocarbon or mono leader.' : null,
-  m => m.facts.clear <= 0.3 || BACKGROUNDS[m.conditions.background].kind === 'weed' ? 'Coloured braid straight through is fine in this stain or weed.' : null,
+  m => m.facts.clear > 0.6 ? `Clear water with fish that inspect: fluorocarbon or mono leader. ${lineWords(m)}` : null,
+  m => m.facts.clear <= 0.3 || BACKGROUNDS[m.conditions.background].kind === 'weed' ? `Coloured braid straight through is fine in this stain or weed. ${lineWords(m)}` : null,
 ]
 const RETRIEVE: readonly Rule[] = [
   m => is(m, 'walking-frog', 'popping-frog') ? 'A few twitches and a long pause, longer in open pockets. Answer a miss within seconds with a slow-falling soft bait.' : null,

@@ -1,5 +1,6 @@
 import { parseCoat } from '#core/finish/coat'
 import { buildFinish } from '#core/finish/finish'
+import { type LureType, lureType } from '#core/finish/lures'
 import type { Part } from '#core/finish/parts'
 import type { DressUp } from '#core/ranking/answer'
 import { type Judge, type Judged, round } from '#core/ranking/judge'
@@ -7,15 +8,19 @@ import { type Prey, measure } from '#core/sight/measure'
 import type { Scene } from '#core/sight/scene'
 
 /** Small changes an angler can make at the water, as coats on a part that is already there. */
-const CHANGES: readonly { part: Part, coat: string, words: string, from?: 'metal' }[] = [
+const CHANGES: readonly { part: Part, coat: string, words: string, from?: 'metal', only?: LureType['group'], not?: LureType['group'] }[] = [
   { part: 'blade', coat: 'black', words: 'Blacken the blades with a marker', from: 'metal' },
   { part: 'blade', coat: 'gold', words: 'Swap the blades for gold' },
   { part: 'blade', coat: 'silver', words: 'Swap the blades for silver' },
   { part: 'chin', coat: 'orange', words: 'Colour the throat orange' },
   { part: 'chin', coat: 'red', words: 'Colour the throat red' },
-  { part: 'tail', coat: 'chartreuse:fluorescent', words: 'Dip the tail in chartreuse' },
-  { part: 'tail', coat: 'black', words: 'Dip the tail in black' },
-  { part: 'tail', coat: 'orange', words: 'Dip the tail in orange' },
+  { part: 'tail', coat: 'chartreuse:fluorescent', words: 'Dip the tail in chartreuse', not: 'surface' },
+  { part: 'tail', coat: 'black', words: 'Dip the tail in black', not: 'surface' },
+  { part: 'tail', coat: 'orange', words: 'Dip the tail in orange', not: 'surface' },
+  { part: 'tail', coat: 'white', words: 'Tie a white feather on the tail hook', only: 'surface' },
+  { part: 'tail', coat: 'red', words: 'Tie a red feather on the tail hook', only: 'surface' },
+  { part: 'tail', coat: 'black', words: 'Tie a black feather on the tail hook', only: 'surface' },
+  { part: 'hook', coat: 'red', words: 'Change to red hooks' },
   { part: 'trailer', coat: 'chartreuse:fluorescent', words: 'Change to a chartreuse trailer' },
   { part: 'trailer', coat: 'white', words: 'Change to a white trailer' },
   { part: 'trailer', coat: 'black', words: 'Change to a black trailer' },
@@ -33,8 +38,9 @@ export function dressUpsOf(best: readonly Judged[], scene: Scene, prey: readonly
   const out: DressUp[] = []
   for (const j of best) {
     const coats = Object.fromEntries(j.finish.parts.map(p => [p.part, p.coat]))
+    const { group } = lureType(j.finish.lure)
     const tries: { part: Part, coat: string, words: string }[] = CHANGES.filter(c =>
-      coats[c.part] && coats[c.part] !== parseCoat(c.coat) && (c.from !== 'metal' || coats[c.part]!.material === 'metallic'))
+      coats[c.part] && coats[c.part] !== parseCoat(c.coat) && (c.from !== 'metal' || coats[c.part]!.material === 'metallic') && (!c.only || c.only === group) && c.not !== group)
     const flank = j.finish.parts.find(p => p.part === 'flank')
     if (flank && flank.coat.speckles.length === 0) tries.push({ ...BARS, coat: `${flank.coat.paint}:${flank.coat.material}${BARS.add}` })
     for (const t of tries) {

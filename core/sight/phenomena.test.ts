@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { buildFinish } from '#core/finish/finish'
 import { parseCoat } from '#core/finish/coat'
+import { lineSightM } from '#core/sight/line'
 import { jndBetween, look } from '#core/sight/look'
 import { type SceneInput, buildScene } from '#core/sight/scene'
 import { FULL_MOON, NOON, OVERCAST, seen } from '../../tests/reference/scenes'
@@ -76,6 +77,15 @@ describe('moving parts and lines', () => {
     const [a, mix, b] = ['black', 'black+white*0.5', 'white'].map(c => seen(c, scene).level.contrastBite) as [number, number, number]
     expect(mix).toBeGreaterThan(a)
     expect(mix).toBeLessThan(b)
+  })
+  it('shows a coloured braid from farther than a clear leader, and any line from less far than a lure', () => {
+    // In silt a pale braid melts as white does; where the water is dark it stands out.
+    for (const tint of ['blue-clear', 'tea'] as const) {
+      const scene = buildScene({ ...NOON, tint, visibilityM: 2 })
+      const [braid, leader] = [lineSightM(scene, 'yellow-braid'), lineSightM(scene, 'leader')]
+      expect(braid).toBeGreaterThan(leader)
+      expect(braid).toBeLessThan(seen('yellow', { tint, visibilityM: 2 }).level.sightM)
+    }
   })
   it('shows a bright throat as an edge on a dark lure', () => {
     const scene = buildScene({ ...NOON, lure: 'walking-topwater', depthM: 0.05, fishM: 0.3 })

@@ -18,7 +18,8 @@ export const FULL_MOON = { ...NOON.sky, sunElevationDeg: -30, moonFraction: 1, m
 export function plain(coat: string, lure: LureId = 'swimbait') {
   const c = parseCoat(coat)
   const parts: Part[] = lureType(lure).surface ? ['belly'] : ['flank', 'skirt', 'blade']
-  return buildFinish(lure, coat, coat, Object.fromEntries(parts.map(p => [p, c])))
+  const finish = buildFinish(lure, coat, coat, Object.fromEntries(parts.map(p => [p, c])))
+  return { ...finish, parts: finish.parts.filter(p => p.part !== 'hook') }
 }
 
 /** What a plain coat looks like in a scene that differs from noon. */
