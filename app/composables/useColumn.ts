@@ -1,4 +1,4 @@
-import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provide, ref, watch } from 'vue'
+import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provide, watch } from 'vue'
 import { useSceneStore } from '../stores/scene'
 import { useSettingsStore } from '../stores/settings'
 import { labelInk, redTone } from '../utils/tone'
@@ -31,7 +31,7 @@ export interface Column {
 const KEY: InjectionKey<Column> = Symbol('column')
 export const COLUMN_STOPS = [0.004, 0.03, 0.07, 0.13, 0.2, 0.28, 0.37, 0.47, 0.58, 0.7, 0.84, 1] as const
 
-export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: Ref<number>, screen: Readonly<Ref<ScreenModel | null>>): Column {
+export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: Ref<number>, held: Ref<boolean>, screen: Readonly<Ref<ScreenModel | null>>): Column {
   const store = useSceneStore()
   const settings = useSettingsStore()
   const skyH = computed(() => Math.round(Math.min(160, height.value * 0.255)))
@@ -39,7 +39,6 @@ export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: R
   const waterH = computed(() => Math.max(120, height.value - skyH.value - bedH.value))
   const pxPerM = computed(() => waterH.value / reachM.value)
   const lureX = computed(() => Math.round(width.value * 0.45))
-  const held = ref(false)
 
   function fit(): void {
     if (held.value || height.value < 50) return

@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { RankingWorker } from '../workers/ranking.worker'
-import type { ScreenAsk, ScreenModel } from '../workers/screen'
+import type { Draft, ScreenAsk, ScreenModel } from '../workers/screen'
 
 /** The answer is said to be on its way when it takes longer than this, ms. */
 const SLOW_MS = 250
@@ -25,7 +25,7 @@ export function useScreen(ask: () => ScreenAsk) {
   let busy = false
   let next: ScreenAsk | null = null
 
-  async function work(q: ScreenAsk): Promise<ScreenModel> {
+  async function work(q: ScreenAsk): Promise<ScreenModel | Draft> {
     if (!remote && !failed.value) {
       worker = new Worker(new URL('../workers/ranking.worker.ts', import.meta.url), { type: 'module' })
       worker.onerror = () => { failed.value = true }
@@ -44,12 +44,14 @@ export function useScreen(ask: () => ScreenAsk) {
     busy = true
     const timer = setTimeout(() => { slow.value = true }, SLOW_MS)
     try {
-      const answer = await work(q)
+      // The first answer is always whole; a draft then takes the rest from the answer before it.
+      const got = await work({ ...q, draft: q.draft && screen.value !== null })
+      const answer = { ...screen.value, ...got } as ScreenModel
       screen.value = answer
       await frame()
       list.value = answer
-      // The plate is read, not watched: while another question waits, it keeps the answer it has.
-      if (!next) {
+      // The plate is read, not watched: while a finger is on a control it keeps the answer it has.
+      if (!q.draft) {
         await frame()
         plate.value = answer
       }

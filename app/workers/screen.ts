@@ -3,7 +3,7 @@ import type { Request } from '#core/conditions/request'
 import type { Side } from '#core/finish/lures'
 import type { Part } from '#core/finish/parts'
 import type { Answer, Ranked } from '#core/ranking/answer'
-import { answerOf, rank } from '#core/ranking/recommend'
+import { answerOf, rank, rankedOut } from '#core/ranking/recommend'
 import { type ContrastCurve, type Watcher, contrastCurve, painter, waterColumn } from '#core/sight/appearance'
 import { BITE_M } from '#core/sight/view'
 import { clarityWord } from '#core/water/words'
@@ -20,6 +20,8 @@ export interface ScreenAsk {
   selectedId: string | null
   /** Distances of the as-seen strip, m. */
   stripM: number[]
+  /** A finger is on a control: only what it watches is wanted, the picture and the list. */
+  draft: boolean
 }
 
 export type PartColours = Partial<Record<Part, string>>
@@ -38,12 +40,11 @@ export interface Row {
   reason: string
 }
 
-/** Everything the screen draws, worked out in one go so that no two parts of it can disagree. */
-export interface ScreenModel {
+/** What follows a finger: the picture and the list, worked out in one go so that they cannot disagree. */
+export interface Draft {
   rows: Row[]
   /** The chosen finish in full. */
   call: Ranked
-  answer: Omit<Answer, 'ranked' | 'version'>
   lure: Request['lure']
   depthM: number
   fishM: number
@@ -57,14 +58,20 @@ export interface ScreenModel {
   selectedId: string
   /** The chosen finish as it looks from close by, for the picture. */
   close: PartColours
-  strip: SeenOut[]
-  curves: Curve[]
   prey: { kind: string, share: number }[]
-  preyMoved: { clue: string, kind: string, from: number, to: number }[]
-  weights: { share: Record<string, number>, because: string[] }
   /** True where too little light is left for colour. */
   colourBlind: boolean
 }
+
+/** The rest of the screen, for when the finger rests: plate, rods, sheets. */
+export interface Rest {
+  answer: Omit<Answer, 'ranked' | 'version'>
+  strip: SeenOut[]
+  curves: Curve[]
+  preyMoved: { clue: string, kind: string, from: number, to: number }[]
+  weights: { share: Record<string, number>, because: string[] }
+}
+export type ScreenModel = Draft & Rest
 
 const RANGE_TALK = /^(First seen|To this fish|Smaller points)/
 
@@ -78,10 +85,10 @@ function lineOf(r: Ranked, next: Ranked | undefined, side: Side): string {
 /** Points along the contrast curves. */
 const CURVE_POINTS = 40
 
-/** Work out a screen. Pure: used by the worker, and on the page where workers are refused. */
-export function workScreen(ask: ScreenAsk): ScreenModel {
+/** Work out a screen, or the draft of one. Pure: used by the worker, and on the page where workers are refused. */
+export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
   const worked = rank(ask.request)
-  const { moment, ranked } = worked
+  const { moment, ranked, judge } = worked
   const { scene, conditions } = moment
   const paint = painter(scene, ask.side, ask.watcher)
   const seenAt = (j: typeof ranked[number], m: number): SeenOut => {
@@ -89,18 +96,14 @@ export function workScreen(ask: ScreenAsk): ScreenModel {
     return { distanceM: m, water: hex(s.water), parts: Object.fromEntries(Object.entries(s.parts).map(([p, c]) => [p, hex(c)])) }
   }
   const selected = ranked.find(j => j.finish.id === ask.selectedId) ?? ranked[0]!
-  const rivals = ranked.filter(j => j !== selected).slice(0, 2)
-  const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
-  const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, farthest * i / (CURVE_POINTS - 1)))
-  const { ranked: calls, version: _version, ...answer } = answerOf(worked)
   const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
-  return {
+  const calls = ranked.map((j, i) => rankedOut(j, i + 1, judge))
+  const draft: Draft = {
     rows: calls.map((r, i) => ({
       finishId: r.finish.id, name: r.finish.name, rank: r.rank, sightM: r.sightingRangeM[ask.side], colourM: r.colourRangeM[ask.side],
       agree: Object.values(r.stances).filter(v => v > LEANS).length, reason: lineOf(r, calls[i + 1], ask.side),
     })),
     call: calls.find(c => c.finish.id === selected.finish.id)!,
-    answer,
     lure: conditions.lure, depthM: conditions.depthM, fishM: conditions.fishM, sunDeg: conditions.sunElevationDeg, phase: conditions.phase,
     clarity: clarityWord(conditions.visibilityM),
     column: column.slice(0, -1).map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),
@@ -108,11 +111,19 @@ export function workScreen(ask: ScreenAsk): ScreenModel {
     seen: Object.fromEntries(ranked.map(j => [j.finish.id, seenAt(j, conditions.fishM)])),
     selectedId: selected.finish.id,
     close: seenAt(selected, BITE_M / 3).parts,
+    prey: conditions.prey.shares.map(s => ({ ...s })),
+    colourBlind: scene.stage.views.level.seen.colourShare < 0.1,
+  }
+  if (ask.draft) return draft
+  const rivals = ranked.filter(j => j !== selected).slice(0, 2)
+  const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
+  const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, farthest * i / (CURVE_POINTS - 1)))
+  const { ranked: _ranked, version: _version, ...answer } = answerOf(worked)
+  return {
+    ...draft, answer,
     strip: ask.stripM.map(m => seenAt(selected, Math.max(BITE_M / 3, m))),
     curves: [selected, ...rivals].map(j => ({ ...contrastCurve(scene, ask.side, j.finish, ranges), finishId: j.finish.id, name: j.finish.name })),
-    prey: conditions.prey.shares.map(s => ({ ...s })),
     preyMoved: conditions.prey.moved.map(m => ({ ...m })),
-    weights: { share: worked.judge.weights.share, because: worked.judge.weights.because },
-    colourBlind: scene.stage.views.level.seen.colourShare < 0.1,
+    weights: { share: judge.weights.share, because: judge.weights.because },
   }
 }

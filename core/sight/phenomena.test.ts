@@ -80,11 +80,11 @@ describe('moving parts and lines', () => {
   })
   it('shows a coloured braid from farther than a clear leader, and any line from less far than a lure', () => {
     // In silt a pale braid melts as white does; where the water is dark it stands out.
-    for (const tint of ['blue-clear', 'tea'] as const) {
+    for (const [tint, line, coat] of [['tea', 'yellow-braid', 'yellow'], ['blue-clear', 'green-braid', 'grass']] as const) {
       const scene = buildScene({ ...NOON, tint, visibilityM: 2 })
-      const [braid, leader] = [lineSightM(scene, 'yellow-braid'), lineSightM(scene, 'leader')]
-      expect(braid).toBeGreaterThan(leader)
-      expect(braid).toBeLessThan(seen('yellow', { tint, visibilityM: 2 }).level.sightM)
+      const braid = lineSightM(scene, line)
+      expect(braid).toBeGreaterThan(lineSightM(scene, 'leader'))
+      expect(braid).toBeLessThan(seen(coat, { tint, visibilityM: 2 }).level.sightM)
     }
   })
   it('shows a bright throat as an edge on a dark lure', () => {

@@ -22,13 +22,14 @@ import WaterSurface from './WaterSurface.vue'
 /** The form that is a picture: sky, surface, water and floor, every reading set where it really is. */
 const props = defineProps<{ screen: ScreenModel | null, phone: boolean, place: string }>()
 const reachM = defineModel<number>('reachM', { required: true })
+const held = defineModel<boolean>('held', { required: true })
 defineEmits<{ food: [], place: [] }>()
 
 const store = useSceneStore()
 const { temperature } = useUnits()
 const box = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(box)
-const c = provideColumn(width, height, reachM, toRef(props, 'screen'))
+const c = provideColumn(width, height, reachM, held, toRef(props, 'screen'))
 
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
 const high = computed(() => store.depthM > 0.45 * c.reachM.value)
