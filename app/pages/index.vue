@@ -34,7 +34,7 @@ const calls = useCallsStore()
 const waters = useWatersStore()
 useSceneLink()
 
-const phone = useMediaQuery('(max-width: 759px)')
+const phone = useMediaQuery('(max-width: 759px), (max-height: 499px)')
 const reachM = ref(3)
 const held = ref(false)
 const chosenId = ref<string | null>(null)
@@ -89,8 +89,8 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
 
 <template>
   <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-[76px]' : 'grid h-dvh overflow-hidden grid-cols-[minmax(340px,424px)_minmax(0,1fr)] xl:grid-cols-[424px_minmax(440px,1fr)_minmax(374px,30vw)]'">
-    <div class="flex min-h-0 flex-col" :class="phone ? 'h-[404px] landscape:h-[86dvh]' : 'border-r-2 border-ink'">
-      <HintStrip /><WaterColumn v-model:reach-m="reachM" v-model:held="held" class="min-h-0 flex-1" :screen="screen" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
+    <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'">
+      <HintStrip /><WaterColumn v-model:reach-m="reachM" v-model:held="held" :class="phone ? 'h-[404px] landscape:h-[86dvh]' : 'min-h-0 flex-1'" :screen="screen" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
     </div>
     <nav v-if="phone" class="figure grid grid-cols-4 bg-[var(--bed2)] text-[14px] font-semibold text-[var(--on-bed)]" aria-label="Conditions">
       <button v-for="b in [BACKGROUNDS[store.scene.background].words, phase, JAR_WORDS[store.scene.tint], 'More']" :key="b" type="button" class="min-h-11 truncate border-r border-current/40 px-1 capitalize last:border-0" @click="open('conditions')">{{ b }}</button>

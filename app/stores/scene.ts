@@ -9,6 +9,9 @@ const STEPS = 100
 /** Changes of the same control within this time are one step, ms. */
 const ONE_STEP_MS = 900
 
+/** Readings that a drag or a typed value could push past what the server takes. */
+const NUMBERS = [['visibilityM', LIMITS.visibilityM], ['fishM', LIMITS.fishM], ['cloud', LIMITS.share], ['depthM', LIMITS.depthM], ['temperatureC', LIMITS.temperatureC]] as const
+
 const clamp = (v: number, [lo, hi]: readonly [number, number]) => Math.min(hi, Math.max(lo, v))
 
 /** The scene on the screen, every change of which can be undone. */
@@ -23,13 +26,9 @@ export const useSceneStore = defineStore('scene', () => {
 
   /** Change some fields. Numbers are held within the contract's limits; a drag counts as one step. */
   function set(patch: Partial<Scene>, at = performance.now()): void {
-    const next = { ...copy(), ...patch }
-    next.visibilityM = clamp(next.visibilityM, LIMITS.visibilityM)
-    next.fishM = clamp(next.fishM, LIMITS.fishM)
-    next.cloud = clamp(next.cloud, LIMITS.share)
-    if (next.depthM !== null) next.depthM = clamp(next.depthM, LIMITS.depthM)
-    if (next.temperatureC !== null) next.temperatureC = clamp(next.temperatureC, LIMITS.temperatureC)
-    if ((Object.keys(patch) as (keyof Scene)[]).every(k => next[k] === scene[k])) return
+    const next = { ...patch }
+    for (const [key, limits] of NUMBERS) if (typeof next[key] === 'number') next[key] = clamp(next[key], limits)
+    if ((Object.keys(next) as (keyof Scene)[]).every(k => next[k] === scene[k])) return
     const key = Object.keys(patch).sort().join()
     if (key !== lastKey || at - lastAt > ONE_STEP_MS) past.value = [...past.value.slice(1 - STEPS), copy()]
     lastKey = key

@@ -14,7 +14,7 @@ export const GROUND_CUSTOMS: readonly Custom[] = [
     words: 'Prey goes dark in tannin water, so do the plastics.' },
   { id: 'gravel-craw', school: 'match', when: { backgrounds: ['gravel', 'rock'], bottom: true, prey: { crawfish: 0.25 } }, favours: { first: ['brown', 'olive', 'orange', 'red'] }, strength: 0.4, claim: 'natural',
     words: 'On rock and gravel the bottom lure is a crawfish: browns and green pumpkin, a touch of orange.' },
-  { id: 'green-pumpkin-clear', school: 'match', when: { groups: ['soft-plastic'], visibilityM: [1.2, 30] }, favours: { first: ['olive'] }, strength: 0.4, claim: 'natural',
+  { id: 'green-pumpkin-clear', school: 'match', when: { groups: ['soft-plastic'], bottom: true, visibilityM: [1.2, 30] }, favours: { first: ['olive'] }, strength: 0.4, claim: 'natural',
     words: 'Green pumpkin and watermelon are the clear-water standard in soft plastic.' },
   { id: 'clear-soft-natural', school: 'match', when: { lures: ['casting-jig', 'swim-jig'], visibilityM: [1.2, 30], night: [0, 0.2] }, favours: { first: ['olive', 'brown'] }, strength: 0.3, claim: 'natural',
     words: 'Clear water jigs are green pumpkin or brown.' },

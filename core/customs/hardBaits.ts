@@ -6,7 +6,7 @@ export const HARD_BAIT_CUSTOMS: readonly Custom[] = [
     words: 'Stained water, jerkbait: a matte pearl, no flash.' },
   { id: 'jerk-matte-dim', school: 'match', when: { lures: ['jerkbait'], sunny: [0, 0.15], temperatureC: [9, 18], phases: ['prespawn', 'autumn'] }, favours: { first: ['pearl', 'bone', 'white'], traits: { flash: 'none' } }, strength: 0.55, claim: 'shows',
     words: 'Dim light in cool water before the spawn and again in autumn: matte pearl jerkbait.' },
-  { id: 'jerk-ghost-clear', school: 'match', when: { lures: ['jerkbait'], visibilityM: [2.5, 30] }, favours: { traits: { opacity: 'translucent' } }, strength: 0.45, claim: 'natural',
+  { id: 'jerk-ghost-clear', school: 'match', when: { lures: ['jerkbait'], visibilityM: [2.5, 30] }, favours: { traits: { opacity: 'translucent' } }, strength: 0.65, claim: 'natural',
     words: 'Clear-water jerkbaits are see-through: they get looked at in the pauses.' },
   { id: 'jerk-chrome-sun', school: 'match', when: { lures: ['jerkbait'], sunny: [0.5, 1], visibilityM: [1.2, 30] }, favours: { families: ['silver'], traits: { flash: 'high' } }, strength: 0.25, claim: 'flash',
     words: 'Sun on a jerkbait\'s side at each twitch: chrome or silver.' },

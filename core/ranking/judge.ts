@@ -27,7 +27,7 @@ const BALANCED_GAIN = 1.7
 /** Slope of the score at neutral. */
 const STEEPNESS = 0.95
 /** What a colour the spot has already been shown today loses: as the leading colour, or as one of several. */
-const SHOWN = { leading: -0.85, partly: -0.3 }
+const SHOWN = { leading: -1.2, partly: -0.4 }
 
 function opinions(m: Measured, moment: Moment, held: readonly { custom: Custom, k: number }[]): Record<SchoolId, Opinion> {
   const out = {} as Record<SchoolId, Opinion>

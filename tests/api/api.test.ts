@@ -3,7 +3,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Request } from '#core/conditions/request'
 import type { Answer } from '#core/ranking/answer'
 import { recommend } from '#core/ranking/recommend'
-import { Client, type Server, postgres, startServer } from './server'
+import { type Server, freePort, startServer } from '../../tools/server'
+import { Client, postgres } from './client'
 
 const ASKED: Request = { lure: 'jerkbait', water: { visibilityM: 2, tint: 'green', temperatureC: 14 }, light: { sky: 'partly', sunElevationDeg: 40 } }
 const call = () => ({ asked: ASKED, tiedOn: 'jerkbait.bone', keptAt: '2026-04-12T10:40:00.000Z' })
@@ -111,7 +112,7 @@ describe('kept calls', () => {
 
 describe('when things die', () => {
   it('loses no kept call to a server killed in the middle of requests', async () => {
-    const port = Number(new URL((await startAndForget()).url).port)
+    const port = await freePort()
     let dying = await startServer(port)
     const client = new Client(dying.url)
     await client.call('PUT', `/calls/${randomUUID()}`, call())
@@ -145,10 +146,3 @@ describe('when things die', () => {
     expect((await client.call('PUT', `/calls/${randomUUID()}`, call())).status).toBe(200)
   })
 })
-
-/** A port that was free a moment ago. */
-async function startAndForget(): Promise<Server> {
-  const s = await startServer()
-  await s.kill()
-  return s
-}

@@ -1,9 +1,7 @@
-import { spawn } from 'node:child_process'
-import { once } from 'node:events'
-import { createServer } from 'node:net'
 import type { Request } from '#core/conditions/request'
 import { LURE_IDS } from '#core/finish/lures'
 import { recommend } from '#core/ranking/recommend'
+import { startServer } from '../server'
 import { medianMs, table } from './timing'
 
 /** Requests no two of which are the same. */
@@ -19,19 +17,12 @@ export function benchAnswers(): void {
 
 /** Different requests a second from one server process, against the bare engine in this run. */
 export async function benchServer(): Promise<void> {
-  const port = await new Promise<number>((resolve) => {
-    const s = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = s.address() as { port: number }
-      s.close(() => resolve(port))
-    })
-  })
-  const server = spawn('node', ['.output/server/index.mjs'], { env: { ...process.env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NUXT_SESSION_PASSWORD: 'bench-bench-bench-bench-bench-bench' }, stdio: 'ignore' })
-  const url = `http://127.0.0.1:${port}/api/v1/recommendations`
+  const server = await startServer()
+  const url = `${server.url}/api/v1/recommendations`
   const post = (i: number) => fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(request(i)) }).then(r => r.arrayBuffer())
   // While the bare engine runs, idle connections time out; the first use of one of them fails and is made again.
   const ask = (i: number) => post(i).catch(() => post(i))
   try {
-    for (let i = 0; i < 100; i++) if (await ask(0).then(() => true, () => new Promise<boolean>(r => setTimeout(() => r(false), 100)))) break
     const N = 600
     const rounds: { bare: number, served: number }[] = []
     for (let round = 0; round < 4; round++) {
@@ -56,7 +47,7 @@ export async function benchServer(): Promise<void> {
     const load = Promise.all(Array.from({ length: 4 }, async () => { for (let i = 0; going && i < 400; i++) await ask(1_500_000 + i * 4) }))
     for (let i = 0; i < 60; i++) {
       const h = performance.now()
-      await fetch(`http://127.0.0.1:${port}/api/v1/openapi.json`).then(r => r.arrayBuffer())
+      await fetch(`${server.url}/api/v1/openapi.json`).then(r => r.arrayBuffer())
       health.push(performance.now() - h)
     }
     going = false
@@ -65,7 +56,6 @@ export async function benchServer(): Promise<void> {
     table('A light request among heavy ones (four askers at once): how long it waits', ['', 'ms'], [['median', health[30]!], ['95th percentile', health[57]!]])
   }
   finally {
-    server.kill()
-    await once(server, 'exit')
+    await server.kill()
   }
 }

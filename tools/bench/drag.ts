@@ -1,7 +1,5 @@
-import { spawn } from 'node:child_process'
-import { once } from 'node:events'
-import { createServer } from 'node:net'
 import { type CDPSession, type Page, chromium } from '@playwright/test'
+import { startServer } from '../server'
 import { table } from './timing'
 
 interface TraceEvent { name: string, ph: string, ts: number, dur?: number, tid: number, pid: number, args?: { name?: string } }
@@ -45,17 +43,11 @@ async function dragFor(page: Page, name: RegExp): Promise<number> {
 
 /** Drag clarity and depth for three seconds each with the processor slowed four times, and look at the frames. */
 export async function benchDrag(): Promise<void> {
-  const port = await new Promise<number>((resolve) => {
-    const s = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = s.address() as { port: number }
-      s.close(() => resolve(port))
-    })
-  })
-  const server = spawn('node', ['.output/server/index.mjs'], { env: { ...process.env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NUXT_SESSION_PASSWORD: 'bench-bench-bench-bench-bench-bench' }, stdio: 'ignore' })
+  const server = await startServer()
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-    for (let i = 0; i < 60; i++) if (await page.goto(`http://127.0.0.1:${port}/`).then(() => true, () => page.waitForTimeout(200).then(() => false))) break
+    await page.goto(server.url)
     await page.getByTestId('call').first().waitFor()
     const client = await page.context().newCDPSession(page)
     // An empty callback in every frame, so that the trace marks where frames begin.
@@ -76,7 +68,6 @@ export async function benchDrag(): Promise<void> {
   }
   finally {
     await browser.close()
-    server.kill()
-    await once(server, 'exit')
+    await server.kill()
   }
 }

@@ -75,6 +75,6 @@ function setMinute(m: number) {
   </DragHandle>
   <!-- Before sunrise the path is low on the left, so this corner stays free of it. -->
   <p class="figure pointer-events-none absolute top-[38px] left-4 leading-tight" aria-hidden="true">
-    <span class="block text-[24px] font-bold max-sm:text-[20px]">{{ clock(minute) }}</span><span class="block text-[13px] font-medium whitespace-nowrap">{{ words }}</span>
+    <span class="block text-[24px] font-bold max-sm:text-[20px]">{{ clock(minute) }}</span><span v-if="skyH > 95" class="block text-[13px] font-medium whitespace-nowrap">{{ words }}</span>
   </p>
 </template>

@@ -54,7 +54,7 @@ const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?
           <TintJars :at-m="asideM" :class="high ? '' : 'order-last'" /><ForageSketch :at-m="asideM" @open="$emit('food')" />
         </div>
         <FishHandle /><LureHandle /><DiscHandle />
-        <div class="absolute left-4" :style="{ top: phone ? '62px' : '76px' }">
+        <div class="absolute left-4" :style="{ top: c.skyH.value > 120 ? '76px' : c.skyH.value > 95 ? '64px' : '50px' }">
           <NumberField v-if="store.scene.temperatureC !== null" label="Water temperature" :value="store.scene.temperatureC" :scale="temperature" :min="LIMITS.temperatureC[0]" :max="LIMITS.temperatureC[1]" tag @change="t => store.set({ temperatureC: t })">
             <template #default="{ shown }"><span class="text-[17px]">{{ shown }} {{ temperature.unit }}</span><span class="ml-1 text-[13px] font-medium">water</span></template>
           </NumberField>

@@ -26,7 +26,7 @@ const option = computed(() => {
   return {
     animation: false, grid: { left: 44, right: 12, top: 14, bottom: 34 },
     tooltip: { trigger: 'axis', backgroundColor: page, borderColor: ink, borderRadius: 0, textStyle: text, formatter: (ps: { seriesName: string, value: [number, number] }[]) => `${ps[0]!.value[0]} ${length.value.unit}<br>${ps.map(p => `${p.seriesName}: ${Math.abs(p.value[1]).toFixed(1)} × threshold, ${p.value[1] < 0 ? 'darker' : 'lighter'}`).join('<br>')}` },
-    xAxis: { type: 'value', min: 0, max: m(Math.max(...props.curves.map(c => c.rangesM.at(-1)!))), axisLabel: { ...text, formatter: (v: number) => `${Number(v.toFixed(1))}` }, name: `distance, ${length.value.unit}`, nameLocation: 'middle', nameGap: 20, nameTextStyle: text, splitLine: { show: false }, axisLine: { lineStyle: { color: ink } } },
+    xAxis: { type: 'value', min: 0, max: m(Math.max(...props.curves.map(c => c.rangesM.at(-1)!))), axisLabel: { ...text, showMaxLabel: false, formatter: (v: number) => `${Number(v.toFixed(1))}` }, name: `distance, ${length.value.unit}`, nameLocation: 'middle', nameGap: 20, nameTextStyle: text, splitLine: { show: false }, axisLine: { lineStyle: { color: ink } } },
     yAxis: { type: 'value', axisLabel: text, splitLine: { lineStyle: { color: hair } } },
     series: props.curves.map((c, i) => ({
       type: 'line', name: c.name, showSymbol: false, lineStyle: { color: ink, width: i ? 1.5 : 3, type: DASH[i] }, itemStyle: { color: ink },

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import { adaptation, colourDistance, eyeOf } from '#core/eye/eye'
+import { pigment } from '#core/eye/pigment'
+import { SPECIES } from '#core/eye/species'
+import { WAVELENGTHS_NM } from '#core/spectrum/grid'
+
+const peakOf = (s: Float64Array) => WAVELENGTHS_NM[s.indexOf(Math.max(...s))]!
+
+describe('pigments', () => {
+  it('peak where they are said to, at about 1', () => {
+    for (const [nm, kind] of [[450, 'A1'], [535, 'A1'], [565, 'A1'], [535, 'A2'], [614, 'A2']] as const) {
+      const s = pigment(nm, kind)
+      expect(Math.abs(peakOf(s) - nm)).toBeLessThanOrEqual(10)
+      expect(Math.max(...s)).toBeGreaterThan(0.95)
+      expect(Math.max(...s)).toBeLessThan(1.05)
+    }
+  })
+  it('are broader with A2 than with A1', () => {
+    const width = (kind: 'A1' | 'A2') => pigment(550, kind).filter(v => v > 0.5).length
+    expect(width('A2')).toBeGreaterThanOrEqual(width('A1'))
+  })
+})
+
+describe('thresholds', () => {
+  it('never rise with light, and colour goes before lightness as it darkens', () => {
+    let last = adaptation(1e-6)
+    for (let l = 1e-5; l < 1e5; l *= 3) {
+      const now = adaptation(l)
+      for (const k of ['cone', 'rod', 'colour'] as const) expect(now[k]).toBeLessThanOrEqual(last[k])
+      expect(now.colourShare).toBeGreaterThanOrEqual(last.colourShare)
+      last = now
+    }
+    expect(adaptation(1000).colourShare).toBeGreaterThan(0.99)
+    expect(adaptation(0.01).colourShare).toBeLessThan(0.05)
+    expect(adaptation(0.01).rod).toBeLessThan(adaptation(0.01).cone)
+  })
+})
+
+describe('receptor noise', () => {
+  it('sees no colour in a change of lightness alone', () => {
+    expect(colourDistance([0.7, 0.7], 2, 0.07)).toBeCloseTo(0)
+    expect(colourDistance([0.4, 0.4, 0.4], 3, 0.07)).toBeCloseTo(0)
+  })
+  it('agrees with the published forms for two and three cones', () => {
+    expect(colourDistance([0.1, 0], 2, 0.05)).toBeCloseTo(0.1 / (0.05 * Math.SQRT2), 9)
+    const [a, b, c, e] = [0.2, -0.1, 0.05, 0.08]
+    const full = Math.sqrt((e ** 2 * (c - b) ** 2 + e ** 2 * (c - a) ** 2 + e ** 2 * (a - b) ** 2) / (3 * e ** 4))
+    expect(colourDistance([a, b, c], 3, e)).toBeCloseTo(full, 9)
+  })
+  it('says of every species what is measured and what stands in', () => {
+    for (const s of Object.values(SPECIES)) {
+      expect(s.source.length).toBeGreaterThan(20)
+      expect([...s.conesNm].sort((x, y) => x - y)).toEqual([...s.conesNm])
+      expect(eyeOf(s).cones).toHaveLength(s.conesNm.length)
+    }
+    expect(SPECIES['largemouth-bass']).toMatchObject({ conesNm: [535, 614], assumed: false })
+  })
+})
