@@ -26,7 +26,9 @@ const at = computed(() => {
   return { x: Math.min(c.width.value - 46, x + 42), y: Math.min(c.height.value - c.bedH.value - 22, Math.max(c.skyH.value + 26, y)) }
 })
 const ink = computed(() => c.inkAt((at.value.y - c.skyH.value) / c.pxPerM.value))
-const labelM = computed(() => (at.value.y + 30 - c.skyH.value) / c.pxPerM.value)
+/** The number stands below the fish, or above it where the disc's words would be in its way. */
+const labelY = computed(() => Math.abs(c.yOf(Math.min(s.value.visibilityM, c.reachM.value)) - at.value.y - 40) < 50 ? at.value.y - 60 : at.value.y + 20)
+const labelM = computed(() => Math.max(0, labelY.value + 20 - c.skyH.value) / c.pxPerM.value)
 
 /** Drag: the distance is how far the pointer is from the lure, the side its angle. */
 function move(dx: number, dy: number, from: number): number {
@@ -78,7 +80,7 @@ const ringInk = computed(() => c.inkAt(store.depthM))
   >
     <FishFigure :species="s.species" :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }" />
   </DragHandle>
-  <div class="absolute" :style="{ left: `${Math.min(at.x - 34, c.width.value - 116)}px`, top: `${at.y + 20}px`, color: c.inkAt(labelM) }">
+  <div class="absolute" :style="{ left: `${Math.min(at.x - 34, c.width.value - 116)}px`, top: `${labelY}px`, color: c.inkAt(labelM) }">
     <NumberField label="Distance of the fish" :value="s.fishM" :scale="length" :min="LIMITS.fishM[0]" :max="LIMITS.fishM[1]" tag @change="m => store.set({ fishM: m })">
       <template #default="{ shown }"><span class="text-[18px]">{{ shown }} {{ length.unit }}</span></template>
     </NumberField>
