@@ -53,11 +53,19 @@ function glowOf(id: PaintId): Glow | null {
   }
 }
 
+const known = new WeakMap<Coat, CoatOptics>()
+
 /**
- * Optics of a coat. Translucent plastic passes light in its own colour and scatters the rest back weakly; speckles cover
+ * Optics of a coat (worked out once; do not write to it). Translucent plastic passes light in its own colour and scatters the rest back weakly; speckles cover
  * their share of whatever lies below, mirror specks as small mirrors.
  */
 export function coatOptics(coat: Coat): CoatOptics {
+  let optics = known.get(coat)
+  if (!optics) known.set(coat, optics = workOptics(coat))
+  return optics
+}
+
+function workOptics(coat: Coat): CoatOptics {
   const m = MATERIAL[coat.material]
   const base = paintReflectance(coat.paint)
   const out: CoatOptics = { reflect: new Float64Array(BANDS), transmit: new Float64Array(BANDS), mirror: new Float64Array(BANDS), glint: m.glint, glow: null }

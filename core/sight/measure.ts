@@ -71,7 +71,7 @@ export function measure(finish: Finish, scene: Scene, prey: readonly Prey[]): Me
   }
 }
 
-function norm(v: Float64Array): number {
+function norm(v: readonly number[]): number {
   let s = 0
   for (let i = 0; i < v.length; i++) s += v[i]! * v[i]!
   return Math.sqrt(s)

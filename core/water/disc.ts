@@ -7,6 +7,9 @@ const HUMAN_THRESHOLD = 0.013
 /** What a white disc of reflectance 0.85 sends up just above the surface, per steradian (Lee et al. 2015). */
 const WHITE_DISC = { sends: 0.14, reflectance: 0.85 }
 
+/** Halvings of the logarithm of the amount: to a part in a hundred million. */
+const HALVINGS = 34
+
 /** The shallowest depth at which anything can be said to vanish, m. */
 export const AT_ONCE_M = 0.005
 
@@ -39,7 +42,7 @@ export function vanishingDepthM(w: WaterOptics, target: number | Spectrum = WHIT
 export function amountFor(recipe: Recipe, salt: boolean, depthM: number, target?: number | Spectrum): number {
   let lo = Math.log(1e-7)
   let hi = Math.log(1e4)
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < HALVINGS; i++) {
     const mid = (lo + hi) / 2
     if (vanishingDepthM(waterOptics(scaled(recipe, Math.exp(mid)), salt), target) > depthM) lo = mid
     else hi = mid
