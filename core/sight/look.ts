@@ -118,45 +118,55 @@ function logCatches(view: View): void {
   for (let n = 0; n < view.receptors - 1; n++) logs[n] = Math.log((Math.max(0, 1 + contrast[n]!) + DARK_LIGHT) / (1 + DARK_LIGHT))
 }
 
-/** How plainly the buffered part shows at a range step, 1 at threshold: by lightness or colour, and by colour alone. */
+/** How plainly the part shows where its contrasts were last taken, 1 at threshold: by lightness or colour, and by colour alone. */
+const plain = { any: 0, tint: 0 }
+
+/** Fill `plain` from the contrasts in the shared buffer, at their distance. */
+function weighPlainness(view: View, distanceM: number, size2: number, acuityRad: number): void {
+  logCatches(view)
+  const cones = view.receptors - 1
+  const blur2 = (distanceM * acuityRad) ** 2
+  const light = Math.max(Math.abs(contrast[cones - 1]!) / view.seen.cone, Math.abs(contrast[cones]!) / view.seen.rod) * size2 / (size2 + blur2)
+  plain.tint = colourDistance(logs, cones, view.seen.colour) * size2 / (size2 + 4 * blur2)
+  plain.any = Math.max(light, plain.tint)
+}
+
+/** The signals of the buffered part at a range step, remembered. */
 function signalAt(view: View, k: number, size2: number, acuityRad: number): void {
   if (anySignal[k] === anySignal[k]) return
   contrastsAt(view, k)
-  logCatches(view)
-  const cones = view.receptors - 1
-  const blur2 = (view.rangesM[k]! * acuityRad) ** 2
-  const light = Math.max(Math.abs(contrast[cones - 1]!) / view.seen.cone, Math.abs(contrast[cones]!) / view.seen.rod) * size2 / (size2 + blur2)
-  tintSignal[k] = colourDistance(logs, cones, view.seen.colour) * size2 / (size2 + 4 * blur2)
-  anySignal[k] = Math.max(light, tintSignal[k]!)
+  weighPlainness(view, view.rangesM[k]!, size2, acuityRad)
+  anySignal[k] = plain.any
+  tintSignal[k] = plain.tint
 }
 
-/** Steps between the first, coarse looks along the line of sight. */
-const STRIDE = 4
+/** The range step nearest to where a signal should fall to its threshold, if it fades from `atBite` at the background's mean loss. */
+function guessStep(view: View, atBite: number): number {
+  const r = view.rangesM[BITE_ROW]! + Math.log(Math.max(1e-3, atBite)) / Math.max(1e-3, view.meanLoss)
+  const first = view.rangesM[0]!
+  if (r <= first) return 0
+  return Math.min(RANGE_STEPS - 1, Math.round(Math.log(r / first) / Math.log(view.rangesM[RANGE_STEPS - 1]! / first) * (RANGE_STEPS - 1)))
+}
 
-/** Farthest distance at which a signal is over the threshold, m, or 0: coarse steps from far off, then halving. */
-function reach(signal: Float64Array, view: View, size2: number, acuityRad: number): number {
-  let over = -1
-  let under = RANGE_STEPS
-  for (let k = RANGE_STEPS - 1; ; k = Math.max(0, k - STRIDE)) {
-    signalAt(view, k, size2, acuityRad)
-    if (signal[k]! >= 1) {
-      over = k
-      break
-    }
-    under = k
-    if (k === 0) return 0
+/** Distance at which a signal falls under its threshold, m, or 0 where it never stands over it: outwards or inwards from a guess. */
+function reach(signal: Float64Array, view: View, size2: number, acuityRad: number, atBite: number): number {
+  let over = guessStep(view, atBite)
+  signalAt(view, over, size2, acuityRad)
+  while (signal[over]! < 1) {
+    if (over === 0) return 0
+    over--
+    signalAt(view, over, size2, acuityRad)
   }
-  if (under === RANGE_STEPS) return view.rangesM[RANGE_STEPS - 1]!
-  while (under - over > 1) {
-    const mid = (over + under) >> 1
-    signalAt(view, mid, size2, acuityRad)
-    if (signal[mid]! >= 1) over = mid
-    else under = mid
+  for (;;) {
+    if (over === RANGE_STEPS - 1) return view.rangesM[over]!
+    signalAt(view, over + 1, size2, acuityRad)
+    if (signal[over + 1]! < 1) break
+    over++
   }
   // Between steps the logarithm of the signal is close to straight.
   const here = Math.log(signal[over]!)
-  const t = here / Math.max(1e-12, here - Math.log(Math.max(1e-9, signal[under]!)))
-  return view.rangesM[over]! + t * (view.rangesM[under]! - view.rangesM[over]!)
+  const t = here / Math.max(1e-12, here - Math.log(Math.max(1e-9, signal[over + 1]!)))
+  return view.rangesM[over]! + t * (view.rangesM[over + 1]! - view.rangesM[over]!)
 }
 
 /** What one coat on one part looks like from one side; the same for every finish that wears it there. */
@@ -194,12 +204,14 @@ function lookAtPart(p: FinishPart, light: PartLight, view: View, acuityRad: numb
   // Plain arrays: for a handful of numbers they are made several times faster than typed ones.
   const fish = new Array<number>(axes).fill(0)
   const bite = new Array<number>(axes).fill(0)
+  const contrastBite = place(bite, p.texture, light, view, BITE_ROW, acuityRad)
+  weighPlainness(view, view.rangesM[BITE_ROW]!, size2, acuityRad)
+  const { any, tint } = plain
   return {
-    sightM: reach(anySignal, view, size2, acuityRad),
-    colourM: reach(tintSignal, view, size2, acuityRad),
+    sightM: reach(anySignal, view, size2, acuityRad, any),
+    colourM: reach(tintSignal, view, size2, acuityRad, tint),
     contrastFish: place(fish, p.texture, light, view, FISH_ROW, acuityRad),
-    contrastBite: place(bite, p.texture, light, view, BITE_ROW, acuityRad),
-    fish, bite,
+    contrastBite, fish, bite,
   }
 }
 
