@@ -3,7 +3,7 @@ import type { Request } from '#core/conditions/request'
 import type { Side } from '#core/finish/lures'
 import type { Part } from '#core/finish/parts'
 import type { Answer, Ranked } from '#core/ranking/answer'
-import { answerOf, rank, rankedOut } from '#core/ranking/recommend'
+import { rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
 import { type ContrastCurve, type Watcher, contrastCurve, painter, waterColumn } from '#core/sight/appearance'
 import { BITE_M } from '#core/sight/view'
 import { clarityWord } from '#core/water/words'
@@ -118,9 +118,9 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
   const rivals = ranked.filter(j => j !== selected).slice(0, 2)
   const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
   const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, farthest * i / (CURVE_POINTS - 1)))
-  const { ranked: _ranked, version: _version, ...answer } = answerOf(worked)
   return {
-    ...draft, answer,
+    ...draft,
+    answer: restOfAnswer(worked),
     strip: ask.stripM.map(m => seenAt(selected, Math.max(BITE_M / 3, m))),
     curves: [selected, ...rivals].map(j => ({ ...contrastCurve(scene, ask.side, j.finish, ranges), finishId: j.finish.id, name: j.finish.name })),
     preyMoved: conditions.prey.moved.map(m => ({ ...m })),

@@ -54,15 +54,14 @@ export function rankedOut(j: Judged, place: number, judge: Judge): Ranked {
   }
 }
 
-/** The contract's answer from a worked ranking. */
-export function answerOf({ moment, judge, ranked, prey }: Worked): Answer {
+/** The answer but for the ranked list, which the screen makes for itself as it draws. */
+export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answer, 'version' | 'ranked'> {
+  const alike = lookAlikeGroups(ranked)
   return {
-    version: '1',
-    ranked: ranked.slice(0, moment.conditions.limit).map((j, i) => rankedOut(j, i + 1, judge)),
     rotation: rotationOf(ranked, moment),
-    lookAlikes: lookAlikeGroups(ranked).map(g => g.map(m => m.finish.id)),
+    lookAlikes: alike.map(g => g.map(m => m.finish.id)),
     disagreements: disagreementsOf(ranked, moment),
-    colourMatters: colourMattersOf(ranked, moment),
+    colourMatters: colourMattersOf(ranked.length, alike, moment),
     assumed: [...moment.conditions.assumed],
     advisories: advisoriesOf(moment),
     dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge),
@@ -71,5 +70,10 @@ export function answerOf({ moment, judge, ranked, prey }: Worked): Answer {
 
 /** The contract's answer to a request. Pure: the same request gives the same answer everywhere. */
 export function recommend(request: Request): Answer {
-  return answerOf(rank(request))
+  const worked = rank(request)
+  return {
+    version: '1',
+    ranked: worked.ranked.slice(0, worked.moment.conditions.limit).map((j, i) => rankedOut(j, i + 1, worked.judge)),
+    ...restOfAnswer(worked),
+  }
 }
