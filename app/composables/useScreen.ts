@@ -1,5 +1,5 @@
 import { type Remote, wrap } from 'comlink'
-import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { type InjectionKey, type ShallowRef, inject, onScopeDispose, provide, ref, shallowRef, watch } from 'vue'
 import type { RankingWorker } from '../workers/ranking.worker'
 import type { Draft, ScreenAsk, ScreenModel } from '../workers/screen'
 
@@ -8,6 +8,16 @@ const SLOW_MS = 250
 
 /** The next frame has been drawn: not its beginning, or two parts would land in one frame after all. */
 const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => setTimeout(resolve)))
+
+/** The answers as the parts of the screen show them; each part reads its own, so that a new one redraws that part alone. */
+export interface Answers { screen: Readonly<ShallowRef<ScreenModel | null>>, list: Readonly<ShallowRef<ScreenModel | null>>, plate: Readonly<ShallowRef<ScreenModel | null>> }
+const KEY: InjectionKey<Answers> = Symbol('answers')
+
+export function useAnswers(): Answers {
+  const answers = inject(KEY)
+  if (!answers) throw new Error('useAnswers outside a screen')
+  return answers
+}
 
 /**
  * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the latest next question is
@@ -68,5 +78,7 @@ export function useScreen(ask: () => ScreenAsk) {
 
   watch(ask, q => void run(q), { immediate: true })
   onScopeDispose(() => worker?.terminate())
-  return { screen, list, plate, slow }
+  const answers = { screen, list, plate }
+  provide(KEY, answers)
+  return { ...answers, slow }
 }

@@ -8,7 +8,8 @@ import HintStrip from '../components/column/HintStrip.vue'
 import WaterColumn from '../components/column/WaterColumn.vue'
 import Sheet from '../components/common/Sheet.vue'
 import PlatePanel from '../components/plate/PlatePanel.vue'
-import ThreeRods from '../components/rods/ThreeRods.vue'
+import KeepButton from '../components/rods/KeepButton.vue'
+import RodsPanel from '../components/rods/RodsPanel.vue'
 import ConditionsSheet from '../components/sheets/ConditionsSheet.vue'
 import FoodSheet from '../components/sheets/FoodSheet.vue'
 import HelpSheet from '../components/sheets/HelpSheet.vue'
@@ -16,6 +17,7 @@ import KeptSheet from '../components/sheets/KeptSheet.vue'
 import StatusLine from '../components/StatusLine.vue'
 import TopBar from '../components/TopBar.vue'
 import { COLUMN_STOPS } from '../composables/useColumn'
+import { useKeeping } from '../composables/useKeeping'
 import { useKeys } from '../composables/useKeys'
 import { useSceneLink } from '../composables/useSceneLink'
 import { useScreen } from '../composables/useScreen'
@@ -40,11 +42,10 @@ const held = ref(false)
 const chosenId = ref<string | null>(null)
 /** Five distances about where the fish is, the fish's own in second place. */
 const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.scene.fishM))
-const { screen, list: listScreen, plate: plateScreen, slow } = useScreen(() => ({
+const { screen, plate, slow } = useScreen(() => ({
   request: requestOf(store.scene, settings.units), depthsM: COLUMN_STOPS.map(f => f * reachM.value), side: store.scene.side, watcher: settings.watcher, selectedId: chosenId.value, stripM: stripM.value, draft: held.value,
 }))
-const selectedId = computed(() => screen.value?.selectedId ?? null)
-const selected = computed(() => screen.value?.call.finish ?? null)
+const { keep } = useKeeping(screen)
 
 type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
@@ -52,17 +53,6 @@ const open = (name: SheetName) => { sheet.value = name }
 function choose(id: string) {
   chosenId.value = id
   if (phone.value) sheet.value = 'plate'
-}
-
-const justKept = ref<{ id: string, name: string } | null>(null)
-function keep() {
-  if (!selected.value) return
-  const { limit: _limit, units: _units, ...asked } = requestOf(store.scene, settings.units)
-  justKept.value = { id: calls.keep(asked, selected.value, store.scene.waterId), name: selected.value.name }
-}
-function takeBack() {
-  if (justKept.value) calls.forget(justKept.value.id)
-  justKept.value = null
 }
 
 const place = computed(() => {
@@ -90,7 +80,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
 <template>
   <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-[76px]' : 'grid h-dvh overflow-hidden grid-cols-[minmax(340px,424px)_minmax(0,1fr)] xl:grid-cols-[424px_minmax(440px,1fr)_minmax(374px,30vw)]'">
     <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'">
-      <HintStrip /><WaterColumn v-model:reach-m="reachM" v-model:held="held" :class="phone ? 'h-[404px] landscape:h-[86dvh]' : 'min-h-0 flex-1'" :screen="screen" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
+      <HintStrip /><WaterColumn v-model:reach-m="reachM" v-model:held="held" :class="phone ? 'h-[404px] landscape:h-[86dvh]' : 'min-h-0 flex-1'" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
     </div>
     <nav v-if="phone" class="figure grid grid-cols-4 bg-[var(--bed2)] text-[14px] font-semibold text-[var(--on-bed)]" aria-label="Conditions">
       <button v-for="b in [BACKGROUNDS[store.scene.background].words, phase, JAR_WORDS[store.scene.tint], 'More']" :key="b" type="button" class="min-h-11 truncate border-r border-current/40 px-1 capitalize last:border-0" @click="open('conditions')">{{ b }}</button>
@@ -99,32 +89,18 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
         <TopBar v-if="!phone" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
         <StatusLine :slow="slow" /><LurePicker ref="picker" />
-        <CallsPanel ref="list" class="min-h-0 flex-1" :screen="listScreen" :selected-id="listScreen?.selectedId ?? null" :phone="phone" @select="choose" @move="id => chosenId = id" />
-        <footer v-if="listScreen" class="border-t-2 border-ink px-3 py-2" :class="phone ? '' : 'max-xl:hidden'">
-          <div v-if="!phone" class="mb-1.5 flex items-center gap-3">
-            <h2 class="figure text-[20px] font-bold whitespace-nowrap">Three rods</h2>
-            <p v-if="justKept" role="status" class="ml-auto flex min-w-0 items-center gap-2"><span class="truncate">Kept: {{ justKept.name }}.</span><button type="button" class="min-h-11 whitespace-nowrap underline" @click="takeBack">Take back</button></p>
-            <button type="button" class="action ml-auto whitespace-nowrap" :class="justKept ? 'ml-0' : ''" @click="keep">I tied this on</button>
-          </div>
-          <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>
-          <ThreeRods :rods="listScreen.answer.rotation" :selected-id="selectedId" @select="choose" />
-        </footer>
+        <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => chosenId = id" />
+        <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
         <TopBar v-if="phone" class="border-t-2" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
       </div>
       <div v-if="!phone" class="min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
-        <div v-if="screen" class="flex items-center gap-3 px-3 pt-2 xl:hidden"><p v-if="justKept" role="status" class="truncate">Kept: {{ justKept.name }}. <button type="button" class="min-h-11 underline" @click="takeBack">Take back</button></p><button type="button" class="action ml-auto" @click="keep">I tied this on</button></div>
-        <PlatePanel v-if="plateScreen" :screen="plateScreen" @select="choose" />
+        <KeepButton class="px-3 pt-2 xl:hidden" />
+        <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>
     </div>
-    <div v-if="phone" class="fixed right-0 bottom-0 left-0 z-30 flex h-[72px] border-t-2 border-ink bg-page">
-      <p class="min-w-0 flex-1 px-3 py-2 leading-tight">
-        <template v-if="justKept"><span role="status" class="block truncate">Kept: <b>{{ justKept.name }}</b></span><button type="button" class="min-h-8 underline" @click="takeBack">Take back</button></template>
-        <template v-else><span class="block text-[14px] text-ink2">Chosen</span><b class="line-clamp-2">{{ selected?.name }}</b></template>
-      </p>
-      <button type="button" class="action h-full text-[18px]" @click="keep">I tied this on</button>
-    </div>
+    <KeepButton v-if="phone" bar class="fixed right-0 bottom-0 left-0 z-30" />
     <Sheet :open="sheet !== null" :title="sheet ? TITLES[sheet] : ''" @close="sheet = null">
-      <ConditionsSheet v-if="sheet === 'conditions'" /><FoodSheet v-else-if="sheet === 'food'" :screen="screen" /><KeptSheet v-else-if="sheet === 'kept'" /><HelpSheet v-else-if="sheet === 'help'" /><PlatePanel v-else-if="sheet === 'plate' && plateScreen" :screen="plateScreen" class="-m-4" @select="choose" />
+      <ConditionsSheet v-if="sheet === 'conditions'" /><FoodSheet v-else-if="sheet === 'food'" :screen="screen" /><KeptSheet v-else-if="sheet === 'kept'" /><HelpSheet v-else-if="sheet === 'help'" /><PlatePanel v-else-if="sheet === 'plate' && plate" :screen="plate" class="-m-4" @select="choose" />
     </Sheet>
   </main>
 </template>

@@ -20,6 +20,8 @@ export const useCallsStore = defineStore('calls', () => {
   const health = ref<Health>('unknown')
   const loaded = ref(false)
   const refused = ref<string | null>(null)
+  /** The call kept last, until it is taken back: what the screen says was kept. */
+  const last = ref<{ id: string, name: string } | null>(null)
   let timer: ReturnType<typeof setTimeout> | null = null
   let sending = false
 
@@ -89,18 +91,23 @@ export const useCallsStore = defineStore('calls', () => {
   }
 
   /** Keep a call: on the device at once, on the server as soon as it answers. */
-  function keep(asked: CallInput['asked'], finish: { id: string, name: string }, waterId: string | null): string {
+  function keep(asked: CallInput['asked'], finish: { id: string, name: string }, waterId: string | null): void {
     const id = crypto.randomUUID()
     waiting.value = [...waiting.value, { kind: 'keep', id, input: { asked, tiedOn: finish.id, keptAt: new Date().toISOString(), waterId }, name: finish.name }]
+    last.value = { id, name: finish.name }
     void flush()
-    return id
+  }
+
+  function takeBack(): void {
+    if (last.value) forget(last.value.id)
   }
 
   /** Take a call back, whether or not it has reached the server. */
   function forget(id: string): void {
     waiting.value = [...waiting.value.filter(w => w.id !== id), { kind: 'drop', id }]
+    if (last.value?.id === id) last.value = null
     void flush()
   }
 
-  return { all, waiting, health, loaded, refused, load, keep, forget }
+  return { all, waiting, health, loaded, refused, last, load, keep, takeBack, forget }
 })

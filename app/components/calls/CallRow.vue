@@ -3,9 +3,10 @@ import { computed } from 'vue'
 import { finishById } from '#core/finish/finish'
 import { useUnits } from '../../composables/useUnits'
 import { useSettingsStore } from '../../stores/settings'
-import { dressOf } from '../../utils/dress'
+import { throughWater } from '../../utils/throughWater'
 import { redTone } from '../../utils/tone'
 import type { Row, SeenOut } from '../../workers/screen'
+import HandFigure from '../figure/HandFigure.vue'
 import LureFigure from '../figure/LureFigure.vue'
 import RangeBar from './RangeBar.vue'
 
@@ -16,8 +17,10 @@ const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 const red = computed(() => settings.theme === 'night')
 const finish = computed(() => finishById(props.call.finishId)!)
-const dress = computed(() => dressOf(finish.value))
-const water = computed(() => props.seen ? red.value ? redTone(props.seen.water, 120) : props.seen.water : 'var(--plate)')
+const water = computed(() => {
+  if (!props.seen) return undefined
+  return `background:${red.value ? redTone(props.seen.water, 120) : props.seen.water};${throughWater(finish.value.lure, props.seen.parts, red.value)}`
+})
 const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First seen at ${lengthNumber(props.call.sightM)} ${length.value.unit}. ${props.call.agree} of 7 schools agree. ${props.call.reason}`)
 </script>
 
@@ -29,8 +32,8 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First see
     <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">
       <span class="figure flex items-center justify-center font-semibold" :class="[selected ? 'chosen' : '', phone ? 'h-[112px] w-[46px] text-[26px]' : 'w-[42px] text-[23px]']">{{ call.rank }}</span>
       <span class="flex bg-plate" :class="phone ? 'h-[112px] flex-1' : 'my-1 h-[78px] w-[200px]'">
-        <span class="flex w-1/2 items-center p-1"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red" :line="2" /></span>
-        <span class="flex w-1/2 items-center p-1" :style="{ background: water }"><LureFigure v-if="seen" :lure="finish.lure" :seen="seen.parts" :red="red" /></span>
+        <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="2" /></span>
+        <span class="flex w-1/2 items-center p-1" :style="water"><LureFigure v-if="seen" :lure="finish.lure" through :red="red" /></span>
       </span>
       <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
         <span class="line-clamp-2 shrink-0 text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>

@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { useVirtualList } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
+import { useAnswers } from '../../composables/useScreen'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
 import { SCHOOL_OPTIONS } from '../../utils/words'
-import type { ScreenModel } from '../../workers/screen'
 import Choice from '../common/Choice.vue'
 import CallRow from './CallRow.vue'
 
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
-const props = defineProps<{ screen: ScreenModel | null, selectedId: string | null, phone: boolean }>()
+const props = defineProps<{ phone: boolean }>()
 const emit = defineEmits<{ select: [id: string], move: [id: string] }>()
+const { list: screen } = useAnswers()
 const store = useSceneStore()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 
-const calls = computed(() => props.screen?.rows ?? [])
+const calls = computed(() => screen.value?.rows ?? [])
 const maxM = computed(() => Math.max(0.1, ...calls.value.map(c => c.sightM)) * 1.04)
 const rowHeight = computed(() => props.phone ? 169 : 105)
 const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(calls, { itemHeight: () => rowHeight.value, overscan: 1 })
@@ -29,7 +30,7 @@ const rows = computed(() => props.phone ? (showAll.value ? calls.value : calls.v
 /** Group of look-alikes each finish is in. */
 const groupOf = computed(() => {
   const out = new Map<string, string[]>()
-  for (const g of props.screen?.answer.lookAlikes ?? []) for (const id of g) out.set(id, g)
+  for (const g of screen.value?.answer.lookAlikes ?? []) for (const id of g) out.set(id, g)
   return out
 })
 const rankOf = computed(() => new Map(calls.value.map(c => [c.finishId, c.rank])))
@@ -50,7 +51,7 @@ const watchers = [{ value: 'diver' as const, words: 'as a diver sees it' }, { va
 watch(() => store.scene.lure, () => scrollTo(0))
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
-  const i = Math.max(0, Math.min(calls.value.length - 1, calls.value.findIndex(c => c.finishId === props.selectedId) + by))
+  const i = Math.max(0, Math.min(calls.value.length - 1, calls.value.findIndex(c => c.finishId === screen.value?.selectedId) + by))
   if (calls.value[i]) {
     emit('move', calls.value[i].finishId)
     scrollTo(Math.max(0, i - 1))
@@ -77,8 +78,8 @@ defineExpose({ step })
     <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
         <CallRow
-          v-for="{ data, index } in rows" :key="data.finishId" :call="data" :seen="screen.seen[data.finishId]" :fish-m="screen.fishM" :max-m="maxM"
-          :selected="data.finishId === selectedId" :phone="phone" :alike="alike(data.finishId)" :joined="joined(index)" @select="emit('select', data.finishId)"
+          v-for="{ data, index } in rows" :key="index" :call="data" :seen="screen.seen[data.finishId]" :fish-m="screen.fishM" :max-m="maxM"
+          :selected="data.finishId === screen.selectedId" :phone="phone" :alike="alike(data.finishId)" :joined="joined(index)" @select="emit('select', data.finishId)"
         />
       </div>
       <button v-if="phone && !showAll && calls.length > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ calls.length }} calls</button>

@@ -1,19 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-/** Thick ink to where colour reads, thin to where shape reads, a dashed tick at the fish. */
+/**
+ * Thick ink to where colour reads, thin to where shape reads, a dashed tick at the fish. One element painted by backgrounds: rows of these
+ * follow the finger without being laid out anew.
+ */
 const props = defineProps<{ colourM: number, sightM: number, fishM: number, maxM: number }>()
-const pc = (m: number) => `${Math.min(100, 100 * m / props.maxM)}%`
-const c = computed(() => pc(props.colourM))
-const s = computed(() => pc(props.sightM))
-const f = computed(() => pc(props.fishM))
+const percent = (m: number) => `${(100 * Math.min(1, m / props.maxM)).toFixed(2)}%`
+const lengths = computed(() => `--colour:${percent(props.colourM)};--sight:${percent(props.sightM)};--fish:${props.fishM <= props.maxM ? percent(props.fishM) : '-99px'}`)
 </script>
 
 <template>
-  <span class="relative block h-[14px]" aria-hidden="true">
-    <span class="absolute top-[7px] right-0 left-0 border-t border-hair" />
-    <span class="absolute top-[6px] left-0 border-t-[1.6px] border-ink" :style="{ width: s }" /><span class="absolute top-[2px] h-[10px] border-l-[1.8px] border-ink" :style="{ left: s }" />
-    <span class="absolute top-[4px] left-0 h-[6px] bg-ink" :style="{ width: c }" />
-    <span v-if="fishM <= maxM" class="absolute top-0 h-[14px] border-l border-dashed border-ink" :style="{ left: f }" />
-  </span>
+  <span class="ranges" :style="lengths" aria-hidden="true" />
 </template>
+
+<style scoped>
+.ranges {
+  --line: linear-gradient(var(--ink), var(--ink));
+  display: block; height: 14px;
+  background:
+    repeating-linear-gradient(var(--ink) 0 3px, transparent 3px 5px) var(--fish) 0 / 1px 14px no-repeat,
+    var(--line) var(--sight) 2px / 2px 10px no-repeat,
+    var(--line) 0 4px / var(--colour) 6px no-repeat,
+    var(--line) 0 6px / var(--sight) 2px no-repeat,
+    linear-gradient(var(--hair), var(--hair)) 0 7px / 100% 1px no-repeat;
+}
+</style>

@@ -6,6 +6,7 @@ import { lureType } from '#core/finish/lures'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
 import { LIMITS } from '#shared/vocabulary'
+import { throughWater } from '../../utils/throughWater'
 import DragHandle from '../common/DragHandle.vue'
 import NumberField from '../common/NumberField.vue'
 import LureFigure from '../figure/LureFigure.vue'
@@ -19,9 +20,10 @@ const d = computed(() => store.depthM)
 const y = computed(() => c.yOf(Math.min(d.value, c.reachM.value * 0.97)))
 const ink = computed(() => c.inkAt(d.value))
 const runs = computed(() => lureType(store.scene.lure).runsM)
+const red = computed(() => settings.theme === 'night')
 const seen = computed(() => {
   const s = c.screen.value
-  return s && s.lure === store.scene.lure ? s.close : undefined
+  return s && s.lure === store.scene.lure ? throughWater(s.lure, s.close, red.value) : undefined
 })
 const size = computed(() => Math.min(104, c.width.value * 0.26))
 </script>
@@ -36,8 +38,8 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
     :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ depthM: m })" @held="on => c.held.value = on"
   >
     <svg class="absolute inset-0" :width="size + 12" height="52" aria-hidden="true"><ellipse :cx="(size + 12) / 2" cy="26" :rx="size / 2 + 4" ry="25" fill="none" :stroke="ink" stroke-width="1.3" stroke-dasharray="3 3" /></svg>
-    <span class="block" :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }">
-      <LureFigure :lure="store.scene.lure" :seen="seen" :red="settings.theme === 'night'" />
+    <span class="block" :style="[{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }, seen]">
+      <LureFigure :lure="store.scene.lure" through :red="red" />
     </span>
   </DragHandle>
   <div class="absolute left-[40px]" :style="{ top: `${y - 22}px` }">

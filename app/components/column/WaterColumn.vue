@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, toRef } from 'vue'
+import { computed, ref } from 'vue'
 import { provideColumn } from '../../composables/useColumn'
+import { useAnswers } from '../../composables/useScreen'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { LIMITS } from '#shared/vocabulary'
-import type { ScreenModel } from '../../workers/screen'
 import NumberField from '../common/NumberField.vue'
 import BedBand from './BedBand.vue'
 import CloudBank from './CloudBank.vue'
@@ -20,22 +20,23 @@ import TintJars from './TintJars.vue'
 import WaterSurface from './WaterSurface.vue'
 
 /** The form that is a picture: sky, surface, water and floor, every reading set where it really is. */
-const props = defineProps<{ screen: ScreenModel | null, phone: boolean, place: string }>()
+defineProps<{ phone: boolean, place: string }>()
 const reachM = defineModel<number>('reachM', { required: true })
 const held = defineModel<boolean>('held', { required: true })
 defineEmits<{ food: [], place: [] }>()
 
 const store = useSceneStore()
 const { temperature } = useUnits()
+const { screen } = useAnswers()
 const box = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(box)
-const c = provideColumn(width, height, reachM, held, toRef(props, 'screen'))
+const c = provideColumn(width, height, reachM, held, screen)
 
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
 const high = computed(() => store.depthM > 0.45 * c.reachM.value)
 const asideM = computed(() => c.reachM.value * (high.value ? 0.16 : 0.85))
 /** Sunbeams only where there is direct sun: drawn faint, and still. */
-const beams = computed(() => Math.max(0, Math.min(0.16, ((props.screen?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.scene.cloud))))
+const beams = computed(() => Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.scene.cloud))))
 </script>
 
 <template>

@@ -14,7 +14,7 @@ const props = defineProps<{
   drawn: (part: Part) => Drawn | undefined
   has: (part: Part) => boolean
   inHand: boolean
-  seen: boolean
+  through: boolean
   mark: Mark | null
   line: number
   tone: (c: string) => string
@@ -58,8 +58,8 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
 
 <template>
   <!-- In a picker: the outline alone. Through the water: one shape whose colour runs from back to belly, nothing to clip. -->
-  <path v-if="!inHand && !seen" :d="layer.d" fill="currentColor" />
-  <g v-else-if="seen">
+  <path v-if="!inHand && !through" :d="layer.d" fill="currentColor" />
+  <g v-else-if="through">
     <defs>
       <linearGradient :id="`${uid}g`" x1="0" :y1="box.y0" x2="0" :y2="box.y1" gradientUnits="userSpaceOnUse"><stop v-for="s in run" :key="s.at" :offset="s.at" :stop-color="s.colour" /></linearGradient>
     </defs>

@@ -7,17 +7,18 @@ import { FIGURES } from '../../figures/all'
 import { bundles, specks } from '../../figures/strands'
 import type { Layer } from '../../figures/types'
 import type { Dress } from '../../utils/dress'
+import { partOf, seenColour } from '../../utils/throughWater'
 import { redTone } from '../../utils/tone'
 import BodyLayer from './BodyLayer.vue'
 
 /**
- * One lure, from data. `dress` draws it in the hand with materials; `seen` draws it as it looks through the water, in flat colours with no
- * outline; neither draws a one-ink silhouette for pickers.
+ * One lure, from data. `dress` draws it in the hand with materials; `through` draws it as it looks through the water, without an outline, in
+ * the flat colours that an element around it gives (`throughWater`); neither draws a one-ink silhouette for pickers.
  */
 const props = withDefaults(defineProps<{
   lure: LureId
   dress?: Dress
-  seen?: Partial<Record<Part, string>>
+  through?: boolean
   mark?: Mark | null
   /** Draw by lightness in red, for night. */
   red?: boolean
@@ -26,7 +27,7 @@ const props = withDefaults(defineProps<{
   label?: string
   /** Softness of the outline through the water, figure units. */
   blur?: number
-}>(), { dress: undefined, seen: undefined, mark: null, red: false, line: 1.6, label: '', blur: 0 })
+}>(), { dress: undefined, through: false, mark: null, red: false, line: 1.6, label: '', blur: 0 })
 
 const id = useId()
 const figure = computed(() => FIGURES[props.lure])
@@ -34,23 +35,16 @@ const inHand = computed(() => !!props.dress)
 const outlined = computed(() => inHand.value ? props.line : 0)
 const tone = (c: string) => props.red ? redTone(c) : c
 
-/** What stands in for a part this finish does not colour apart. */
-const STANDS_FOR: Partial<Record<Part, readonly Part[]>> = {
-  back: ['flank', 'blade', 'belly'], flank: ['belly', 'skirt', 'blade'], belly: ['flank'], chin: ['belly', 'flank'], head: ['flank', 'belly', 'skirt'],
-  tail: ['flank', 'trailer'], trailer: ['skirt', 'flank'], skirt: ['belly', 'flank'], blade: ['flank'],
-}
-function drawnPart(part: Part) {
-  return props.dress?.[part] ?? STANDS_FOR[part]?.map(p => props.dress?.[p]).find(Boolean)
-}
+const drawnPart = (part: Part) => props.dress && partOf(props.dress, part)
 function colourOf(part: Part): string {
-  if (props.seen) return tone(props.seen[part] ?? STANDS_FOR[part]?.map(p => props.seen![p]).find(Boolean) ?? '#00000055')
+  if (props.through) return seenColour(part)
   if (!props.dress) return 'currentColor'
   if (part === 'bill') return tone('#cfd6d2')
   if (part === 'hook') return tone('#8c8c8a')
   return tone(drawnPart(part)?.colour ?? '#999999')
 }
-const has = (part: Part) => props.seen ? !!props.seen[part] : !!props.dress?.[part]
-const hookInk = computed(() => props.seen ? '#00000050' : 'currentColor')
+const has = (part: Part) => !!props.dress?.[part]
+const hookInk = computed(() => props.through ? '#00000050' : 'currentColor')
 
 /** Paths of the strands by colour: a skirt in the hand shows its mixture, one in motion a single blended colour. */
 function strands(layer: Layer & { kind: 'strands' }) {
@@ -77,12 +71,12 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
     </defs>
     <template v-for="(layer, n) in figure.layers" :key="n">
       <BodyLayer
-        v-if="layer.kind === 'body'" :layer="layer" :uid="`${id}b${n}`" :colour="colourOf" :drawn="drawnPart" :has="has" :in-hand="inHand" :seen="!!seen" :mark="mark" :line="outlined" :tone="tone"
+        v-if="layer.kind === 'body'" :layer="layer" :uid="`${id}b${n}`" :colour="colourOf" :drawn="drawnPart" :has="has" :in-hand="inHand" :through="through" :mark="mark" :line="outlined" :tone="tone"
       />
       <template v-else-if="layer.kind === 'shape'">
         <path
           :data-part="layer.part" :d="layer.d" :fill="colourOf(layer.part)" stroke-linejoin="round"
-          :fill-opacity="layer.part === 'bill' ? (inHand ? 0.6 : seen ? 0.12 : 1) : drawnPart(layer.part)?.material === 'translucent' ? 0.55 : 1"
+          :fill-opacity="layer.part === 'bill' ? (inHand ? 0.6 : through ? 0.12 : 1) : drawnPart(layer.part)?.material === 'translucent' ? 0.55 : 1"
           :stroke="outlined ? 'currentColor' : 'none'" :stroke-width="outlined"
         />
         <template v-if="specksOf(layer).length">
@@ -101,8 +95,8 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
       <path v-else-if="layer.kind === 'wire'" :d="layer.d" fill="none" :stroke="hookInk" stroke-width="1.8" stroke-linecap="round" />
       <path v-else-if="layer.kind === 'detail' && inHand" :d="layer.d" fill="none" stroke="currentColor" stroke-width=".9" opacity=".6" />
       <circle v-else-if="layer.kind === 'ring' && inHand" :cx="layer.x" :cy="layer.y" :r="layer.r" fill="none" stroke="currentColor" stroke-width="1.5" />
-      <g v-else-if="layer.kind === 'eye' && (inHand || seen)" :opacity="seen ? 0.5 : 1">
-        <circle :cx="layer.x" :cy="layer.y" :r="layer.r" :fill="tone('#f1eee2')" :stroke="outlined ? 'currentColor' : 'none'" stroke-width="1" :fill-opacity="seen ? 0.25 : 1" /><circle :cx="layer.x - 0.3" :cy="layer.y" :r="layer.r * 0.52" fill="#111" />
+      <g v-else-if="layer.kind === 'eye' && (inHand || through)" :opacity="through ? 0.5 : 1">
+        <circle :cx="layer.x" :cy="layer.y" :r="layer.r" :fill="tone('#f1eee2')" :stroke="outlined ? 'currentColor' : 'none'" stroke-width="1" :fill-opacity="through ? 0.25 : 1" /><circle :cx="layer.x - 0.3" :cy="layer.y" :r="layer.r * 0.52" fill="#111" />
       </g>
     </template>
   </svg>
