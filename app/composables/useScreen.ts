@@ -9,8 +9,14 @@ const SLOW_MS = 250
 /** The next frame has been drawn: not its beginning, or two parts would land in one frame after all. */
 const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => setTimeout(resolve)))
 
+/** Frames over which a list follows a finger, some of its rows in each. */
+const LIST_FRAMES = 4
+
+/** A list on its way from one answer to the next: this share of the rows in sight, from the top, shows the new one. */
+export interface ListShown { answer: ScreenModel, before: ScreenModel, share: number }
+
 /** The answers as the parts of the screen show them; each part reads its own, so that a new one redraws that part alone. */
-export interface Answers { screen: Readonly<ShallowRef<ScreenModel | null>>, list: Readonly<ShallowRef<ScreenModel | null>>, plate: Readonly<ShallowRef<ScreenModel | null>> }
+export interface Answers { screen: Readonly<ShallowRef<ScreenModel | null>>, list: Readonly<ShallowRef<ListShown | null>>, plate: Readonly<ShallowRef<ScreenModel | null>> }
 const KEY: InjectionKey<Answers> = Symbol('answers')
 
 export function useAnswers(): Answers {
@@ -22,11 +28,12 @@ export function useAnswers(): Answers {
 /**
  * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the latest next question is
  * remembered: a drag never queues up, stale results are dropped, and the last state is always the one shown. An answer reaches the
- * picture first, the list a frame later and the plate once the finger rests, so that no one frame has to draw them all.
+ * picture first, then the list, row by row over a few frames while a finger is on a control, and the plate once it rests: no one frame has
+ * to draw them all.
  */
 export function useScreen(ask: () => ScreenAsk) {
   const screen = shallowRef<ScreenModel | null>(null)
-  const list = shallowRef<ScreenModel | null>(null)
+  const list = shallowRef<ListShown | null>(null)
   const plate = shallowRef<ScreenModel | null>(null)
   const slow = ref(false)
   const failed = ref(false)
@@ -59,12 +66,15 @@ export function useScreen(ask: () => ScreenAsk) {
       const answer = { ...screen.value, ...got } as ScreenModel
       screen.value = answer
       await frame()
-      list.value = answer
-      // The plate is read, not watched: while a finger is on a control it keeps the answer it has.
-      if (!q.draft) {
+      const before = list.value?.answer ?? answer
+      for (let k = 1; q.draft && k < LIST_FRAMES; k++) {
+        list.value = { answer, before, share: k / LIST_FRAMES }
         await frame()
-        plate.value = answer
       }
+      list.value = { answer, before, share: 1 }
+      await frame()
+      // The plate is read, not watched: while a finger is on a control it keeps the answer it has.
+      if (!q.draft) plate.value = answer
     }
     finally {
       clearTimeout(timer)

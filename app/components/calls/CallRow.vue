@@ -3,25 +3,30 @@ import { computed } from 'vue'
 import { finishById } from '#core/finish/finish'
 import { useUnits } from '../../composables/useUnits'
 import { useSettingsStore } from '../../stores/settings'
+import type { CallShown } from '../../utils/callsShown'
 import { throughWater } from '../../utils/throughWater'
 import { redTone } from '../../utils/tone'
-import type { Row, SeenOut } from '../../workers/screen'
 import HandFigure from '../figure/HandFigure.vue'
 import LureFigure from '../figure/LureFigure.vue'
 import RangeBar from './RangeBar.vue'
 
 /** One call: rank, the lure in the hand and at the fish, why, how far it is seen, and how many schools agree. */
-const props = defineProps<{ call: Row, seen: SeenOut | undefined, fishM: number, maxM: number, selected: boolean, phone: boolean, alike: string | null, joined: 'none' | 'start' | 'middle' | 'end' }>()
+const props = defineProps<{ call: CallShown, selected: boolean, phone: boolean }>()
 defineEmits<{ select: [] }>()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 const red = computed(() => settings.theme === 'night')
 const finish = computed(() => finishById(props.call.finishId)!)
 const water = computed(() => {
-  if (!props.seen) return undefined
-  return `background:${red.value ? redTone(props.seen.water, 120) : props.seen.water};${throughWater(finish.value.lure, props.seen.parts, red.value)}`
+  if (!props.call.seen) return undefined
+  return `background:${red.value ? redTone(props.call.seen.water, 120) : props.call.seen.water};${throughWater(finish.value.lure, props.call.seen.parts, red.value)}`
 })
 const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First seen at ${lengthNumber(props.call.sightM)} ${length.value.unit}. ${props.call.agree} of 7 schools agree. ${props.call.reason}`)
+</script>
+
+<script lang="ts">
+/** Width of a row's outlines, figure units. */
+export const ROW_LINE = 2
 </script>
 
 <template>
@@ -32,13 +37,13 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First see
     <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">
       <span class="figure flex items-center justify-center font-semibold" :class="[selected ? 'chosen' : '', phone ? 'h-[112px] w-[46px] text-[26px]' : 'w-[42px] text-[23px]']">{{ call.rank }}</span>
       <span class="flex bg-plate" :class="phone ? 'h-[112px] flex-1' : 'my-1 h-[78px] w-[200px]'">
-        <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="2" /></span>
-        <span class="flex w-1/2 items-center p-1" :style="water"><LureFigure v-if="seen" :lure="finish.lure" through :red="red" /></span>
+        <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="ROW_LINE" /></span>
+        <span class="flex w-1/2 items-center p-1" :style="water"><LureFigure v-if="call.seen" :lure="finish.lure" through :red="red" /></span>
       </span>
       <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
         <span class="line-clamp-2 shrink-0 text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>
-        <span class="text-[13px] leading-[1.2] text-ink2" :class="alike && call.name.length > 18 ? 'line-clamp-1' : 'line-clamp-2'">{{ call.reason }}</span>
-        <span v-if="alike" class="truncate text-[12.5px] leading-tight font-semibold">{{ alike }}</span>
+        <span class="text-[13px] leading-[1.2] text-ink2" :class="call.alike && call.name.length > 18 ? 'line-clamp-1' : 'line-clamp-2'">{{ call.reason }}</span>
+        <span v-if="call.alike" class="truncate text-[12.5px] leading-tight font-semibold">{{ call.alike }}</span>
       </span>
       <span v-if="!phone" class="w-[78px] shrink-0 pt-1 pr-2 text-right">
         <span class="figure text-[22px] leading-none font-semibold">{{ lengthNumber(call.sightM) }}<span class="ml-0.5 text-[13px]">{{ length.unit }}</span></span>
@@ -48,12 +53,12 @@ const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First see
         <span class="min-w-0 flex-1 truncate text-[19px] font-bold">{{ call.name }}</span>
         <span class="figure text-[26px] leading-none font-semibold">{{ lengthNumber(call.sightM) }}<span class="ml-0.5 text-[14px]">{{ length.unit }}</span></span>
       </span>
-      <span v-if="phone" class="w-full px-3 pb-1"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="fishM" :max-m="maxM" /></span>
+      <span v-if="phone" class="w-full px-3 pb-1"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" /></span>
     </span>
-    <span v-if="!phone" class="absolute right-2 bottom-[1px] left-[42px]"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="fishM" :max-m="maxM" /></span>
+    <span v-if="!phone" class="absolute right-2 bottom-[1px] left-[42px]"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" /></span>
     <span
-      v-if="joined !== 'none'" class="absolute right-0 w-[5px] border-r-2 border-ink" aria-hidden="true"
-      :class="{ 'top-1/2 bottom-0 border-t-2': joined === 'start', 'top-0 bottom-0': joined === 'middle', 'top-0 bottom-1/2 border-b-2': joined === 'end' }"
+      v-if="call.joined !== 'none'" class="absolute right-0 w-[5px] border-r-2 border-ink" aria-hidden="true"
+      :class="{ 'top-1/2 bottom-0 border-t-2': call.joined === 'start', 'top-0 bottom-0': call.joined === 'middle', 'top-0 bottom-1/2 border-b-2': call.joined === 'end' }"
     />
   </button>
 </template>

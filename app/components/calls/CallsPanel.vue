@@ -1,59 +1,60 @@
 <script setup lang="ts">
 import { useVirtualList } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
+import { finishById } from '#core/finish/finish'
+import { useHandFigures } from '../../composables/useHandFigures'
 import { useAnswers } from '../../composables/useScreen'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
+import { type CallShown, callsShown } from '../../utils/callsShown'
 import { SCHOOL_OPTIONS } from '../../utils/words'
+import type { ScreenModel } from '../../workers/screen'
 import Choice from '../common/Choice.vue'
-import CallRow from './CallRow.vue'
+import CallRow, { ROW_LINE } from './CallRow.vue'
 
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
 const props = defineProps<{ phone: boolean }>()
 const emit = defineEmits<{ select: [id: string], move: [id: string] }>()
-const { list: screen } = useAnswers()
+const { list: shown } = useAnswers()
 const store = useSceneStore()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 
-const calls = computed(() => screen.value?.rows ?? [])
-const maxM = computed(() => Math.max(0.1, ...calls.value.map(c => c.sightM)) * 1.04)
 const rowHeight = computed(() => props.phone ? 169 : 105)
-const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(calls, { itemHeight: () => rowHeight.value, overscan: 1 })
+const count = computed(() => shown.value?.answer.rows.length ?? 0)
+const { list: inSight, containerProps, wrapperProps, scrollTo } = useVirtualList(computed(() => Array.from({ length: count.value }, (_, i) => i)), { itemHeight: () => rowHeight.value, overscan: 1 })
 
 /** On a phone the page itself scrolls: the first few, then all on request. */
 const FIRST_FEW = 6
 const showAll = ref(false)
-const rows = computed(() => props.phone ? (showAll.value ? calls.value : calls.value.slice(0, FIRST_FEW)).map((data, index) => ({ data, index })) : list.value)
+const indices = computed(() => props.phone ? Array.from({ length: showAll.value ? count.value : Math.min(FIRST_FEW, count.value) }, (_, i) => i) : inSight.value.map(r => r.data))
 
-/** Group of look-alikes each finish is in. */
-const groupOf = computed(() => {
-  const out = new Map<string, string[]>()
-  for (const g of screen.value?.answer.lookAlikes ?? []) for (const id of g) out.set(id, g)
+const lists = new WeakMap<ScreenModel, CallShown[]>()
+/** All rows of an answer as they are drawn, worked out once. */
+function rowsOf(answer: ScreenModel): CallShown[] {
+  let out = lists.get(answer)
+  if (!out) lists.set(answer, out = callsShown(answer))
   return out
+}
+const rows = computed(() => {
+  const s = shown.value
+  if (!s) return []
+  const fresh = s.share * indices.value.length
+  return indices.value.map((i, k) => ({ i, call: rowsOf(k < fresh ? s.answer : s.before)[i] ?? rowsOf(s.answer)[i]! }))
 })
-const rankOf = computed(() => new Map(calls.value.map(c => [c.finishId, c.rank])))
-function alike(id: string): string | null {
-  const others = (groupOf.value.get(id) ?? []).filter(x => x !== id).map(x => rankOf.value.get(x)!).sort((a, b) => a - b)
-  return others.length ? `Looks like ${others.slice(0, 2).join(', ')}${others.length > 2 ? ` +${others.length - 2}` : ''}` : null
-}
-/** Neighbours in the list that the fish cannot tell apart are joined by a bracket. */
-function joined(i: number): 'none' | 'start' | 'middle' | 'end' {
-  const g = (k: number) => groupOf.value.get(calls.value[k]?.finishId ?? '')
-  const here = g(i)
-  if (!here) return 'none'
-  const up = g(i - 1) === here
-  const down = g(i + 1) === here
-  return up && down ? 'middle' : up ? 'end' : down ? 'start' : 'none'
-}
+const first = computed(() => shown.value?.answer.rows[0]?.name)
+const maxM = computed(() => shown.value ? rowsOf(shown.value.answer)[0]?.maxM ?? 0 : 0)
 const watchers = [{ value: 'diver' as const, words: 'as a diver sees it' }, { value: 'fish' as const, words: 'as the fish sees it' }]
 watch(() => store.scene.lure, () => scrollTo(0))
+const { warm, ink } = useHandFigures()
+watch([() => shown.value?.answer.lure, ink], () => warm((shown.value?.answer.rows ?? []).map(r => finishById(r.finishId)!), ROW_LINE))
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
-  const i = Math.max(0, Math.min(calls.value.length - 1, calls.value.findIndex(c => c.finishId === screen.value?.selectedId) + by))
-  if (calls.value[i]) {
-    emit('move', calls.value[i].finishId)
+  const calls = shown.value?.answer.rows ?? []
+  const i = Math.max(0, Math.min(calls.length - 1, calls.findIndex(c => c.finishId === shown.value?.answer.selectedId) + by))
+  if (calls[i]) {
+    emit('move', calls[i].finishId)
     scrollTo(Math.max(0, i - 1))
   }
 }
@@ -70,19 +71,16 @@ defineExpose({ step })
       </span>
     </div>
     <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-[13px] text-ink2">False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is used to.</p>
-    <p class="off" aria-live="polite">{{ calls[0] ? `First pick: ${calls[0].name}` : '' }}</p>
-    <div v-if="!screen" class="flex flex-1 flex-col" aria-busy="true">
+    <p class="off" aria-live="polite">{{ first ? `First pick: ${first}` : '' }}</p>
+    <div v-if="!shown" class="flex flex-1 flex-col" aria-busy="true">
       <p class="p-3">Working out what the fish can see …</p>
       <div v-for="i in 5" :key="i" class="flex h-[105px] gap-3 border-b border-hair p-2"><span class="h-[78px] w-[228px] bg-sunk" /><span class="h-4 w-40 bg-sunk" /></div>
     </div>
     <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
-        <CallRow
-          v-for="{ data, index } in rows" :key="index" :call="data" :seen="screen.seen[data.finishId]" :fish-m="screen.fishM" :max-m="maxM"
-          :selected="data.finishId === screen.selectedId" :phone="phone" :alike="alike(data.finishId)" :joined="joined(index)" @select="emit('select', data.finishId)"
-        />
+        <CallRow v-for="r in rows" :key="r.i" :call="r.call" :selected="r.call.finishId === shown.answer.selectedId" :phone="phone" @select="emit('select', r.call.finishId)" />
       </div>
-      <button v-if="phone && !showAll && calls.length > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ calls.length }} calls</button>
+      <button v-if="phone && !showAll && count > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ count }} calls</button>
     </div>
   </section>
 </template>
