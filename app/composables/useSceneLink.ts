@@ -20,5 +20,5 @@ export function useSceneLink(): void {
     last.value = query
     void router.replace({ query })
   }, 250)
-  watch(() => ({ ...store.scene }), save)
+  watch(() => store.changes, save)
 }

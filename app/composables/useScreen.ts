@@ -1,5 +1,5 @@
 import { type Remote, wrap } from 'comlink'
-import { type InjectionKey, type ShallowRef, inject, onScopeDispose, provide, ref, shallowRef, watch } from 'vue'
+import { type InjectionKey, type ShallowRef, inject, nextTick, onScopeDispose, provide, ref, shallowRef, watch } from 'vue'
 import type { RankingWorker } from '../workers/ranking.worker'
 import type { Draft, ScreenAsk, ScreenModel } from '../workers/screen'
 
@@ -9,14 +9,18 @@ const SLOW_MS = 250
 /** The next frame has been drawn: not its beginning, or two parts would land in one frame after all. */
 const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => setTimeout(resolve)))
 
-/** Frames over which a list follows a finger, some of its rows in each. */
-const LIST_FRAMES = 4
+/** Time for rows of the list in one frame while a finger is on a control, ms; what does not fit waits for the next. */
+const ROWS_MS = 4
 
-/** A list on its way from one answer to the next: this share of the rows in sight, from the top, shows the new one. */
-export interface ListShown { answer: ScreenModel, before: ScreenModel, share: number }
+/** A list on its way from one answer to the next: so many of the rows in sight, from the top, show the new one. */
+export interface ListShown { answer: ScreenModel, before: ScreenModel, fresh: number }
+/** Rows of the list that are in sight. */
+export interface InSight { first: number, count: number }
 
 /** The answers as the parts of the screen show them; each part reads its own, so that a new one redraws that part alone. */
-export interface Answers { screen: Readonly<ShallowRef<ScreenModel | null>>, list: Readonly<ShallowRef<ListShown | null>>, plate: Readonly<ShallowRef<ScreenModel | null>> }
+export interface Answers { screen: Readonly<ShallowRef<ScreenModel | null>>, list: Readonly<ShallowRef<ListShown | null>>, plate: Readonly<ShallowRef<ScreenModel | null>>, inSight: ShallowRef<InSight> }
+/** What is asked; `draft` while a finger is on a control. */
+type Question = Omit<ScreenAsk, 'draftRows'> & { draft: boolean }
 const KEY: InjectionKey<Answers> = Symbol('answers')
 
 export function useAnswers(): Answers {
@@ -31,16 +35,17 @@ export function useAnswers(): Answers {
  * picture first, then the list, row by row over a few frames while a finger is on a control, and the plate once it rests: no one frame has
  * to draw them all.
  */
-export function useScreen(ask: () => ScreenAsk) {
+export function useScreen(ask: () => Question) {
   const screen = shallowRef<ScreenModel | null>(null)
   const list = shallowRef<ListShown | null>(null)
   const plate = shallowRef<ScreenModel | null>(null)
+  const inSight = shallowRef<InSight>({ first: 0, count: 10 })
   const slow = ref(false)
   const failed = ref(false)
   let worker: Worker | null = null
   let remote: Remote<RankingWorker> | null = null
   let busy = false
-  let next: ScreenAsk | null = null
+  let next: Question | null = null
 
   async function work(q: ScreenAsk): Promise<ScreenModel | Draft> {
     if (!remote && !failed.value) {
@@ -53,28 +58,33 @@ export function useScreen(ask: () => ScreenAsk) {
     return (await import('../workers/screen')).workScreen(q)
   }
 
-  async function run(q: ScreenAsk): Promise<void> {
+  async function run({ draft, ...q }: Question): Promise<void> {
     if (busy) {
-      next = q
+      next = { ...q, draft }
       return
     }
     busy = true
     const timer = setTimeout(() => { slow.value = true }, SLOW_MS)
     try {
       // The first answer is always whole; a draft then takes the rest from the answer before it.
-      const got = await work({ ...q, draft: q.draft && screen.value !== null })
-      const answer = { ...screen.value, ...got } as ScreenModel
+      const { first, count } = inSight.value
+      const got = await work({ ...q, draftRows: draft && screen.value ? [first, first + count] : null })
+      // Rows out of sight keep their colours of before until the finger rests.
+      const answer = { ...screen.value, ...got, seen: { ...screen.value?.seen, ...got.seen } } as ScreenModel
       screen.value = answer
       await frame()
       const before = list.value?.answer ?? answer
-      for (let k = 1; q.draft && k < LIST_FRAMES; k++) {
-        list.value = { answer, before, share: k / LIST_FRAMES }
+      for (let fresh = 1, began = performance.now(); draft && fresh < inSight.value.count; fresh++) {
+        list.value = { answer, before, fresh }
+        await nextTick()
+        if (performance.now() - began < ROWS_MS) continue
         await frame()
+        began = performance.now()
       }
-      list.value = { answer, before, share: 1 }
+      list.value = { answer, before, fresh: Infinity }
       await frame()
       // The plate is read, not watched: while a finger is on a control it keeps the answer it has.
-      if (!q.draft) plate.value = answer
+      if (!draft) plate.value = answer
     }
     finally {
       clearTimeout(timer)
@@ -88,7 +98,7 @@ export function useScreen(ask: () => ScreenAsk) {
 
   watch(ask, q => void run(q), { immediate: true })
   onScopeDispose(() => worker?.terminate())
-  const answers = { screen, list, plate }
+  const answers = { screen, list, plate, inSight }
   provide(KEY, answers)
   return { ...answers, slow }
 }

@@ -21,6 +21,12 @@ export const useSceneStore = defineStore('scene', () => {
   const copy = (): Scene => ({ ...scene })
   const past = ref<Scene[]>([])
   const future = ref<Scene[]>([])
+  /** Counts the changes, for those who follow all of them. */
+  const changes = ref(0)
+  function change(to: Partial<Scene>): void {
+    Object.assign(scene, to)
+    changes.value++
+  }
   let lastKey = ''
   let lastAt = -Infinity
 
@@ -34,7 +40,7 @@ export const useSceneStore = defineStore('scene', () => {
     lastKey = key
     lastAt = at
     future.value = []
-    Object.assign(scene, next)
+    change(next)
   }
 
   /** Another lure keeps the water and the light; depth and side go to what is usual for it. */
@@ -50,7 +56,7 @@ export const useSceneStore = defineStore('scene', () => {
     if (!before) return
     future.value = [copy(), ...future.value]
     past.value = past.value.slice(0, -1)
-    Object.assign(scene, before)
+    change(before)
     lastKey = ''
   }
 
@@ -59,17 +65,17 @@ export const useSceneStore = defineStore('scene', () => {
     if (!next) return
     past.value = [...past.value, copy()]
     future.value = future.value.slice(1)
-    Object.assign(scene, next)
+    change(next)
     lastKey = ''
   }
 
   /** Start from a scene that came from a link or a saved draft; nothing to undo. */
   function open(s: Scene): void {
-    Object.assign(scene, s)
+    change(s)
     past.value = []
     future.value = []
   }
 
   const depthM = computed(() => scene.depthM ?? lureType(scene.lure).depthM)
-  return { scene, depthM, set, setLure, undo, redo, open, canUndo: computed(() => past.value.length > 0), canRedo: computed(() => future.value.length > 0) }
+  return { scene, changes, depthM, set, setLure, undo, redo, open, canUndo: computed(() => past.value.length > 0), canRedo: computed(() => future.value.length > 0) }
 })

@@ -20,8 +20,8 @@ export interface ScreenAsk {
   selectedId: string | null
   /** Distances of the as-seen strip, m. */
   stripM: number[]
-  /** A finger is on a control: only what it watches is wanted, the picture and the list. */
-  draft: boolean
+  /** A finger is on a control: only what it watches is wanted, the picture and the list, coloured from one row to before another. */
+  draftRows: readonly [number, number] | null
 }
 
 export type PartColours = Partial<Record<Part, string>>
@@ -54,6 +54,7 @@ export interface Draft {
   column: { depthM: number, colour: string, luminance: number, cones: number[] }[]
   /** Light left at the lure for each cone, short to long, as a share of that just under the surface. */
   conesLeft: number[]
+  /** As they look at the fish; of a draft, those asked for. */
   seen: Record<string, SeenOut>
   selectedId: string
   /** The chosen finish as it looks from close by, for the picture. */
@@ -108,13 +109,13 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
     clarity: clarityWord(conditions.visibilityM),
     column: column.slice(0, -1).map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),
     conesLeft: column.at(-1)!.cones,
-    seen: Object.fromEntries(ranked.map(j => [j.finish.id, seenAt(j, conditions.fishM)])),
+    seen: Object.fromEntries(ranked.slice(...ask.draftRows ?? []).map(j => [j.finish.id, seenAt(j, conditions.fishM)])),
     selectedId: selected.finish.id,
     close: seenAt(selected, BITE_M / 3).parts,
     prey: conditions.prey.shares.map(s => ({ ...s })),
     colourBlind: scene.stage.views.level.seen.colourShare < 0.1,
   }
-  if (ask.draft) return draft
+  if (ask.draftRows) return draft
   const rivals = ranked.filter(j => j !== selected).slice(0, 2)
   const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
   const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, farthest * i / (CURVE_POINTS - 1)))

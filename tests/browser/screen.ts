@@ -24,6 +24,27 @@ export async function clean(page: Page): Promise<void> {
   expect(violations.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.target.join(' ')).join(' | ')}`)).toEqual([])
 }
 
+/** No two words on the water in each other's way: their boxes, drawn tight round the letters, keep apart. */
+export async function nothingOverlaps(page: Page): Promise<void> {
+  const meeting = await page.getByRole('region', { name: 'The water' }).evaluate((water) => {
+    const found: { words: string, box: DOMRect }[] = []
+    const walk = document.createTreeWalker(water, NodeFilter.SHOW_TEXT)
+    while (walk.nextNode()) {
+      const node = walk.currentNode
+      const range = document.createRange()
+      range.selectNodeContents(node)
+      if (node.textContent!.trim() && !node.parentElement!.closest('.off, [role=listbox]')) for (const box of range.getClientRects()) found.push({ words: node.textContent!.trim(), box })
+    }
+    // A line box is taller than its letters: a fifth of it, above and below, is air.
+    const tight = (b: DOMRect) => ({ l: b.left, r: b.right, t: b.top + b.height * 0.2, b: b.bottom - b.height * 0.2 })
+    return found.flatMap((a, i) => found.slice(i + 1).flatMap((b) => {
+      const [p, q] = [tight(a.box), tight(b.box)]
+      return p.l < q.r - 1 && q.l < p.r - 1 && p.t < q.b - 1 && q.t < p.b - 1 ? [`${a.words} / ${b.words}`] : []
+    }))
+  })
+  expect(meeting).toEqual([])
+}
+
 /** Nothing wider than the window, and no label cut off by its own box. */
 export async function nothingClipped(page: Page): Promise<void> {
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)

@@ -10,18 +10,21 @@ import HandFigure from '../figure/HandFigure.vue'
 import LureFigure from '../figure/LureFigure.vue'
 import RangeBar from './RangeBar.vue'
 
-/** One call: rank, the lure in the hand and at the fish, why, how far it is seen, and how many schools agree. */
-const props = defineProps<{ call: CallShown, selected: boolean, phone: boolean }>()
-defineEmits<{ select: [] }>()
+/** The call at a place of the list: rank, the lure in the hand and at the fish, why, how far it is seen, and how many schools agree. */
+const props = defineProps<{ callAt: (place: number) => CallShown, place: number, selectedId: string | null, phone: boolean }>()
+defineEmits<{ select: [id: string] }>()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
+// A row looks its call up itself, so that only rows whose call has changed are drawn anew.
+const call = computed(() => props.callAt(props.place))
+const selected = computed(() => call.value.finishId === props.selectedId)
 const red = computed(() => settings.theme === 'night')
-const finish = computed(() => finishById(props.call.finishId)!)
+const finish = computed(() => finishById(call.value.finishId)!)
 const water = computed(() => {
-  if (!props.call.seen) return undefined
-  return `background:${red.value ? redTone(props.call.seen.water, 120) : props.call.seen.water};${throughWater(finish.value.lure, props.call.seen.parts, red.value)}`
+  if (!call.value.seen) return undefined
+  return `background:${red.value ? redTone(call.value.seen.water, 120) : call.value.seen.water};${throughWater(finish.value.lure, call.value.seen.parts, red.value)}`
 })
-const spoken = computed(() => `${props.call.rank}. ${props.call.name}. First seen at ${lengthNumber(props.call.sightM)} ${length.value.unit}. ${props.call.agree} of 7 schools agree. ${props.call.reason}`)
+const spoken = computed(() => `${call.value.rank}. ${call.value.name}. First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}. ${call.value.agree} of 7 schools agree. ${call.value.reason}`)
 </script>
 
 <script lang="ts">
@@ -32,7 +35,7 @@ export const ROW_LINE = 2
 <template>
   <button
     type="button" class="relative block w-full [contain:strict] border-b border-hair text-left" :style="{ height: phone ? '169px' : '105px' }" :class="selected ? '' : 'xl:border-r xl:border-r-ink'" :aria-pressed="selected" :aria-label="spoken" data-testid="call" :data-finish="call.finishId"
-    @click="$emit('select')"
+    @click="$emit('select', call.finishId)"
   >
     <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">
       <span class="figure flex items-center justify-center font-semibold" :class="[selected ? 'chosen' : '', phone ? 'h-[112px] w-[46px] text-[26px]' : 'w-[42px] text-[23px]']">{{ call.rank }}</span>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useVirtualList } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, watchEffect } from 'vue'
 import { finishById } from '#core/finish/finish'
-import { useHandFigures } from '../../composables/useHandFigures'
+import { useFigurePictures } from '../../composables/useFigurePictures'
 import { useAnswers } from '../../composables/useScreen'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
@@ -16,19 +16,19 @@ import CallRow, { ROW_LINE } from './CallRow.vue'
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
 const props = defineProps<{ phone: boolean }>()
 const emit = defineEmits<{ select: [id: string], move: [id: string] }>()
-const { list: shown } = useAnswers()
+const { list: shown, inSight } = useAnswers()
 const store = useSceneStore()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 
 const rowHeight = computed(() => props.phone ? 169 : 105)
 const count = computed(() => shown.value?.answer.rows.length ?? 0)
-const { list: inSight, containerProps, wrapperProps, scrollTo } = useVirtualList(computed(() => Array.from({ length: count.value }, (_, i) => i)), { itemHeight: () => rowHeight.value, overscan: 1 })
+const { list: window, containerProps, wrapperProps, scrollTo } = useVirtualList(computed(() => Array.from({ length: count.value }, (_, i) => i)), { itemHeight: () => rowHeight.value, overscan: 1 })
 
 /** On a phone the page itself scrolls: the first few, then all on request. */
 const FIRST_FEW = 6
 const showAll = ref(false)
-const indices = computed(() => props.phone ? Array.from({ length: showAll.value ? count.value : Math.min(FIRST_FEW, count.value) }, (_, i) => i) : inSight.value.map(r => r.data))
+const indices = computed(() => props.phone ? Array.from({ length: showAll.value ? count.value : Math.min(FIRST_FEW, count.value) }, (_, i) => i) : window.value.map(r => r.data))
 
 const lists = new WeakMap<ScreenModel, CallShown[]>()
 /** All rows of an answer as they are drawn, worked out once. */
@@ -37,18 +37,21 @@ function rowsOf(answer: ScreenModel): CallShown[] {
   if (!out) lists.set(answer, out = callsShown(answer))
   return out
 }
-const rows = computed(() => {
-  const s = shown.value
-  if (!s) return []
-  const fresh = s.share * indices.value.length
-  return indices.value.map((i, k) => ({ i, call: rowsOf(k < fresh ? s.answer : s.before)[i] ?? rowsOf(s.answer)[i]! }))
-})
+/** What the row at a place shows: the newest answer, or the one before where it has not come so far down. */
+function callAt(i: number): CallShown {
+  const { answer, before, fresh } = shown.value!
+  const rows = rowsOf(answer)
+  return (i - (indices.value[0] ?? 0) < fresh ? rows : rowsOf(before))[i] ?? rows[i] ?? rows.at(-1)!
+}
+const selectedId = computed(() => shown.value?.answer.selectedId ?? null)
+const ready = computed(() => shown.value !== null)
+watchEffect(() => { inSight.value = { first: indices.value[0] ?? 0, count: indices.value.length } })
 const first = computed(() => shown.value?.answer.rows[0]?.name)
 const maxM = computed(() => shown.value ? rowsOf(shown.value.answer)[0]?.maxM ?? 0 : 0)
 const watchers = [{ value: 'diver' as const, words: 'as a diver sees it' }, { value: 'fish' as const, words: 'as the fish sees it' }]
 watch(() => store.scene.lure, () => scrollTo(0))
-const { warm, ink } = useHandFigures()
-watch([() => shown.value?.answer.lure, ink], () => warm((shown.value?.answer.rows ?? []).map(r => finishById(r.finishId)!), ROW_LINE))
+const { warm, inks } = useFigurePictures()
+watch([() => shown.value?.answer.lure, inks], () => warm((shown.value?.answer.rows ?? []).map(r => finishById(r.finishId)!), ROW_LINE))
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
   const calls = shown.value?.answer.rows ?? []
@@ -72,13 +75,13 @@ defineExpose({ step })
     </div>
     <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-[13px] text-ink2">False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is used to.</p>
     <p class="off" aria-live="polite">{{ first ? `First pick: ${first}` : '' }}</p>
-    <div v-if="!shown" class="flex flex-1 flex-col" aria-busy="true">
+    <div v-if="!ready" class="flex flex-1 flex-col" aria-busy="true">
       <p class="p-3">Working out what the fish can see …</p>
       <div v-for="i in 5" :key="i" class="flex h-[105px] gap-3 border-b border-hair p-2"><span class="h-[78px] w-[228px] bg-sunk" /><span class="h-4 w-40 bg-sunk" /></div>
     </div>
     <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
-        <CallRow v-for="r in rows" :key="r.i" :call="r.call" :selected="r.call.finishId === shown.answer.selectedId" :phone="phone" @select="emit('select', r.call.finishId)" />
+        <CallRow v-for="i in indices" :key="i" :call-at="callAt" :place="i" :selected-id="selectedId" :phone="phone" @select="id => emit('select', id)" />
       </div>
       <button v-if="phone && !showAll && count > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ count }} calls</button>
     </div>

@@ -46,7 +46,7 @@ const wood = computed(() => bg.value === 'wood' ? `M${c.width.value * 0.98} ${y0
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
+  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
     <path v-for="(w, i) in weed" :key="`w${i}`" :d="w" fill="none" stroke="var(--bed2)" stroke-width="3" stroke-linecap="round" /><path v-if="wood" :d="wood" fill="none" stroke="var(--bed2)" stroke-width="9" stroke-linecap="round" />
     <path :d="edge" fill="var(--bed)" />
     <path v-for="(s, i) in stones" :key="i" :d="s" fill="var(--bed2)" stroke="var(--hair)" stroke-width=".8" stroke-linejoin="round" /><path v-if="ripples" :d="ripples" fill="none" stroke="var(--hair)" stroke-width=".8" />

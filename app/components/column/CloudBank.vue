@@ -6,11 +6,10 @@ import DragHandle from '../common/DragHandle.vue'
 
 /** A bank of cloud pulled in from the right. */
 const store = useSceneStore()
-const { width, skyH } = useColumn()
+const { width, skyH, cloudX: left } = useColumn()
 const cloud = computed(() => store.scene.cloud)
 const y = computed(() => Math.round(skyH.value * 0.63))
 const span = computed(() => width.value * 0.72)
-const left = computed(() => width.value - 26 - cloud.value * (span.value - 26))
 /** Lobes of even breadth along a flat base. */
 const shape = computed(() => {
   const base = y.value + 18

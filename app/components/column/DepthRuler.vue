@@ -19,6 +19,12 @@ const ticks = computed(() => {
     return { shown, y: c.yOf(m), ink: c.inkAt(m) }
   }).filter(t => t.y < c.yOf(c.reachM.value) - 8)
 })
+/** Depths whose number a flag would half cover; as one word, so that a flag on its way redraws the ruler only when that changes. */
+const covered = computed(() => ticks.value.filter(t => Math.min(Math.abs(t.y - c.lureY.value), Math.abs(t.y - c.disc.value.flagY)) < 20).map(t => t.shown).join())
+const numbered = computed(() => {
+  const not = covered.value.split(',').map(Number)
+  return ticks.value.map(t => ({ ...t, number: !not.includes(t.shown) }))
+})
 const strip = 40
 /** Curves of light left: the share under the surface, drawn right to left on a square-root scale so that a tenth still shows. */
 const curves = computed(() => {
@@ -33,12 +39,12 @@ const percent = (v: number) => v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Num
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
+  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
     <rect x="0" :y="c.skyH.value + 6" :width="strip" :height="c.waterH.value - 6" fill="#000" opacity=".16" />
     <path v-for="(d, i) in curves" :key="i" :d="d" fill="none" :stroke="c.inkAt(c.reachM.value * 0.5)" stroke-width="1.6" :stroke-dasharray="DASHES[i]" />
     <path :d="`M${strip + 2} ${c.skyH.value + 8}V${c.yOf(c.reachM.value)}`" :stroke="c.inkAt(c.reachM.value * 0.4)" stroke-width="1.2" />
-    <g v-for="t in ticks" :key="t.shown" class="figure" font-size="13" font-weight="600">
-      <path :d="`M${strip + 2} ${t.y}h8`" :stroke="t.ink" stroke-width="1.4" /><text :x="strip + 14" :y="t.y + 4.5" :fill="t.ink">{{ t.shown }}</text>
+    <g v-for="t in numbered" :key="t.shown" class="figure" font-size="13" font-weight="600">
+      <path :d="`M${strip + 2} ${t.y}h8`" :stroke="t.ink" stroke-width="1.4" /><text v-if="t.number" :x="strip + 14" :y="t.y + 4.5" :fill="t.ink">{{ t.shown }}</text>
     </g>
   </svg>
   <div class="figure pointer-events-none absolute right-3 bottom-1.5 z-10 text-right text-[13px] leading-tight font-medium text-[var(--on-bed)]">

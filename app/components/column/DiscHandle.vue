@@ -15,37 +15,30 @@ const c = useColumn()
 const { length, lengthText } = useUnits()
 const v = computed(() => store.scene.visibilityM)
 const shownM = computed(() => Math.min(v.value, c.reachM.value * 0.97))
-const x = computed(() => Math.round(c.width.value * 0.27))
-const y = computed(() => c.yOf(shownM.value))
-const lureY = computed(() => c.yOf(Math.min(store.depthM, c.reachM.value * 0.97)))
-const above = computed(() => y.value <= lureY.value)
+const disc = c.disc
 const word = computed(() => c.screen.value?.clarity ?? '')
 const ink = computed(() => c.inkAt(shownM.value))
-/** Where flag or words would meet the lure's, they step off it by at least this much. */
-const clear = (px: number) => Math.abs(y.value - lureY.value) >= px ? y.value : lureY.value + (above.value ? -px : px)
-const tagY = computed(() => clear(29))
-const wordsY = computed(() => clear(50))
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
-    <path :d="`M${x} ${c.skyH.value}V${y}`" :stroke="c.inkAt(0.02)" stroke-width="1.4" />
+  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
+    <path :d="`M${disc.x} ${c.skyH.value}V${disc.y}`" :stroke="c.inkAt(0.02)" stroke-width="1.4" />
   </svg>
   <DragHandle
     label="Depth at which the white disc vanishes" :value="v" :min="LIMITS.visibilityM[0]" :max="LIMITS.visibilityM[1]" :step="0.05" :text="`${lengthText(v)}, ${word}`"
-    :x="x" :y="y" :w="66" :h="44" grows="down" :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ visibilityM: m })" @held="on => c.held.value = on"
+    :x="disc.x" :y="disc.y" :w="66" :h="44" grows="down" :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ visibilityM: m })" @held="on => c.held.value = on"
   >
     <svg viewBox="-33 -22 66 44" width="66" height="44" aria-hidden="true" :style="{ color: ink }">
       <ellipse rx="31" ry="15" fill="none" stroke="currentColor" stroke-width="1.4" stroke-dasharray="3 3" />
       <ellipse rx="24" ry="9" :fill="settings.theme === 'night' ? 'var(--ink)' : '#fff'" fill-opacity=".55" /><path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
     </svg>
   </DragHandle>
-  <div class="absolute left-[40px]" :style="{ top: `${tagY - 22}px` }">
+  <div class="absolute left-[40px]" :style="{ top: `${disc.flagY - 22}px` }">
     <NumberField label="Visibility" :value="v" :scale="length" :min="LIMITS.visibilityM[0]" :max="LIMITS.visibilityM[1]" tag @change="m => store.set({ visibilityM: m })">
       <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
     </NumberField>
   </div>
-  <p class="figure pointer-events-none absolute text-[13px] font-semibold whitespace-nowrap" :style="{ left: `${x + 36}px`, top: `${wordsY - 17}px`, color: ink }" aria-hidden="true">
+  <p class="figure pointer-events-none absolute text-[13px] font-semibold whitespace-nowrap" :style="{ left: `${disc.wordsX}px`, top: `${disc.wordsY - 17}px`, color: ink }" aria-hidden="true">
     Disc vanishes<br><span class="font-medium">{{ word }} water</span>
   </p>
 </template>

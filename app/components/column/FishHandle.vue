@@ -15,20 +15,11 @@ const store = useSceneStore()
 const c = useColumn()
 const { length, lengthText } = useUnits()
 const s = computed(() => store.scene)
-const SIDE_DEG: Record<Side, number> = { level: 0, below: 52, above: -40 }
 const SIDE_WORDS: Record<Side, string> = { level: 'level with the lure', below: 'looking up from below', above: 'looking down from above' }
-const lureY = computed(() => c.yOf(Math.min(store.depthM, c.reachM.value * 0.97)))
-const rad = computed(() => SIDE_DEG[s.value.side] * Math.PI / 180)
-const r = computed(() => Math.max(30, s.value.fishM * c.pxPerM.value))
-const at = computed(() => {
-  const x = c.lureX.value + r.value * Math.cos(rad.value)
-  const y = lureY.value + r.value * Math.sin(rad.value)
-  return { x: Math.min(c.width.value - 46, x + 42), y: Math.min(c.height.value - c.bedH.value - 22, Math.max(c.skyH.value + 26, y)) }
-})
-const ink = computed(() => c.inkAt((at.value.y - c.skyH.value) / c.pxPerM.value))
-/** The number stands below the fish, or above it where the disc's words would be in its way. */
-const labelY = computed(() => Math.abs(c.yOf(Math.min(s.value.visibilityM, c.reachM.value)) - at.value.y - 40) < 50 ? at.value.y - 60 : at.value.y + 20)
-const labelM = computed(() => Math.max(0, labelY.value + 20 - c.skyH.value) / c.pxPerM.value)
+const lureY = c.lureY
+const fish = c.fish
+const ink = computed(() => c.inkAt((fish.value.y - c.skyH.value) / c.pxPerM.value))
+const labelM = computed(() => Math.max(0, fish.value.labelY + 20 - c.skyH.value) / c.pxPerM.value)
 
 /** Drag: the distance is how far the pointer is from the lure, the side its angle. */
 function move(dx: number, dy: number, from: number): number {
@@ -42,7 +33,7 @@ function move(dx: number, dy: number, from: number): number {
 }
 let startRad = 0
 function hold(on: boolean) {
-  startRad = rad.value
+  startRad = fish.value.rad
   c.held.value = on
 }
 const ORDER: Side[] = ['above', 'level', 'below']
@@ -58,7 +49,7 @@ const arcs = computed(() => {
     // Long arcs shorten their angle, so that both keep to about the same length.
     const half = Math.min(0.75, 90 / Math.max(px, 1))
     const p = (a: number) => `${(c.lureX.value + px * Math.cos(a)).toFixed(1)} ${(lureY.value + px * Math.sin(a)).toFixed(1)}`
-    return { d: `M${p(rad.value - half)}A${px.toFixed(1)} ${px.toFixed(1)} 0 0 1 ${p(rad.value + half)}`, width }
+    return { d: `M${p(fish.value.rad - half)}A${px.toFixed(1)} ${px.toFixed(1)} 0 0 1 ${p(fish.value.rad + half)}`, width }
   }
   const side = s.value.side
   return [arc(ranked.value.colourRangeM[side], 6), arc(ranked.value.sightingRangeM[side], 1.6)]
@@ -67,20 +58,20 @@ const ringInk = computed(() => c.inkAt(store.depthM))
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value - c.bedH.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
+  <svg :width="c.width.value" :height="c.height.value - c.bedH.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
     <clipPath id="underwater"><rect :x="0" :y="c.skyH.value + 4" :width="c.width.value" :height="c.waterH.value" /></clipPath>
     <g clip-path="url(#underwater)">
       <path v-for="(a, i) in arcs" :key="i" :d="a.d" fill="none" :stroke="ringInk" :stroke-width="a.width" :opacity="i === 0 ? 0.55 : 0.95" />
-      <path :d="`M${c.lureX.value} ${lureY}L${c.lureX.value + r * Math.cos(rad)} ${lureY + r * Math.sin(rad)}`" :stroke="ringInk" stroke-width="1" stroke-dasharray="2 4" />
+      <path :d="`M${c.lureX.value} ${lureY}L${c.lureX.value + fish.px * Math.cos(fish.rad)} ${lureY + fish.px * Math.sin(fish.rad)}`" :stroke="ringInk" stroke-width="1" stroke-dasharray="2 4" />
     </g>
   </svg>
   <DragHandle
     :label="`Distance of the ${SPECIES[s.species].words}`" :value="s.fishM" :min="LIMITS.fishM[0]" :max="LIMITS.fishM[1]" :step="0.1" :text="`${lengthText(s.fishM)}, ${SIDE_WORDS[s.side]}`"
-    :x="at.x" :y="at.y" :w="92" :h="52" grows="right" :move="move" @change="m => store.set({ fishM: m })" @held="hold" @cross="cross"
+    :x="fish.x" :y="fish.y" :w="92" :h="52" grows="right" :move="move" @change="m => store.set({ fishM: m })" @held="hold" @cross="cross"
   >
     <FishFigure :species="s.species" :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }" />
   </DragHandle>
-  <div class="absolute" :style="{ left: `${Math.min(at.x - 34, c.width.value - 116)}px`, top: `${labelY}px`, color: c.inkAt(labelM) }">
+  <div class="absolute" :style="{ left: `${fish.labelX}px`, top: `${fish.labelY}px`, color: c.inkAt(labelM) }">
     <NumberField label="Distance of the fish" :value="s.fishM" :scale="length" :min="LIMITS.fishM[0]" :max="LIMITS.fishM[1]" tag @change="m => store.set({ fishM: m })">
       <template #default="{ shown }"><span class="text-[18px]">{{ shown }} {{ length.unit }}</span></template>
     </NumberField>

@@ -17,7 +17,7 @@ const settings = useSettingsStore()
 const c = useColumn()
 const { length, lengthText } = useUnits()
 const d = computed(() => store.depthM)
-const y = computed(() => c.yOf(Math.min(d.value, c.reachM.value * 0.97)))
+const y = c.lureY
 const ink = computed(() => c.inkAt(d.value))
 const runs = computed(() => lureType(store.scene.lure).runsM)
 const red = computed(() => settings.theme === 'night')
@@ -29,7 +29,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
+  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
     <path :d="`M${c.lureX.value + 26} ${c.skyH.value}Q${c.lureX.value + 8} ${(c.skyH.value + y) / 2} ${c.lureX.value - size * 0.4} ${y + 4}`" fill="none" :stroke="ink" stroke-width="1.1" />
     <path v-if="runs[1] > 0.2" :d="`M46 ${c.yOf(runs[0])}V${c.yOf(Math.min(runs[1], c.reachM.value))}`" :stroke="ink" stroke-width="5" />
   </svg>

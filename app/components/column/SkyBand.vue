@@ -8,7 +8,7 @@ import DragHandle from '../common/DragHandle.vue'
 
 /** The sun's path of the day with its hours and twilights, and the sun or moon to drag along it. */
 const store = useSceneStore()
-const { width, skyH } = useColumn()
+const { width, skyH, cloudX } = useColumn()
 const s = computed(() => store.scene)
 const minute = computed(() => minuteOfDay(s.value.timeMs, s.value.offsetMin))
 // The path depends on the day and the place, not on the hour: keyed so that dragging the sun does not work it out again.
@@ -26,7 +26,11 @@ const xOf = (m: number) => pad + m / DAY_MIN * (width.value - 2 * pad)
 const top = 24
 const yOf = (d: number) => skyH.value - 12 - Math.max(0, d) / 90 * (skyH.value - 12 - top)
 const line = computed(() => path.value.filter(p => p.deg > 0).map((p, i) => `${i ? 'L' : 'M'}${xOf(p.minute).toFixed(1)} ${yOf(p.deg).toFixed(1)}`).join(''))
-const ticks = computed(() => path.value.filter(p => p.minute % 180 === 0 && p.deg > 3).map(p => ({ x: xOf(p.minute), y: yOf(p.deg), h: p.minute / 60 })))
+const ticks = computed(() => path.value.filter(p => p.minute % 180 === 0 && p.deg > 3).map((p) => {
+  const x = xOf(p.minute)
+  // The cloud's own words hide what is behind them.
+  return { x, y: yOf(p.deg), h: p.minute / 60, clear: x < cloudX.value - 8 || x > cloudX.value + 104 }
+}))
 /** Stretches of the day by a test on the sun's height, as x and width. */
 function stretches(test: (d: number) => boolean) {
   const out: { x: number, w: number }[] = []
@@ -56,7 +60,7 @@ function setMinute(m: number) {
     <rect v-for="(n, i) in twilights" :key="`t${i}`" :x="n.x" :y="0" :width="n.w" :height="skyH" fill="var(--ink)" opacity=".07" />
     <path :d="line" fill="none" stroke="var(--ink)" stroke-width="1.2" />
     <g v-for="t in ticks" :key="t.h" class="figure">
-      <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" /><text :x="t.x" :y="skyH < 130 ? t.y - 8 : t.y + 17" text-anchor="middle" font-size="12" fill="var(--ink2)">{{ t.h }}</text>
+      <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" /><text v-if="t.clear" :x="t.x" :y="skyH < 130 ? t.y - 8 : t.y + 17" text-anchor="middle" font-size="12" fill="var(--ink2)">{{ t.h }}</text>
     </g>
   </svg>
   <DragHandle

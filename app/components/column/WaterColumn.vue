@@ -33,8 +33,7 @@ const { width, height } = useElementSize(box)
 const c = provideColumn(width, height, reachM, held, screen)
 
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
-const high = computed(() => store.depthM > 0.45 * c.reachM.value)
-const asideM = computed(() => c.reachM.value * (high.value ? 0.16 : 0.85))
+const asideM = computed(() => (c.asideY.value + 60 - c.skyH.value) / c.pxPerM.value)
 /** Sunbeams only where there is direct sun: drawn faint, and still. */
 const beams = computed(() => Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.scene.cloud))))
 </script>
@@ -50,9 +49,8 @@ const beams = computed(() => Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?
       <template v-if="width">
         <SkyBand /><CloudBank /><WaterSurface />
         <BedBand :pick="!phone" /><DepthRuler />
-        <!-- Jars and bait keep to the half of the water that lure and fish are not in. -->
-        <div v-if="!phone" class="absolute right-1 flex flex-col items-end gap-2" :style="high ? { top: `${c.skyH.value + 12}px` } : { bottom: `${c.bedH.value + 10}px` }">
-          <TintJars :at-m="asideM" :class="high ? '' : 'order-last'" /><ForageSketch :at-m="asideM" @open="$emit('food')" />
+        <div v-if="!phone" class="absolute right-1 flex flex-col items-end gap-2" :style="{ top: `${c.asideY.value}px` }">
+          <TintJars :at-m="asideM" /><ForageSketch :at-m="asideM" @open="$emit('food')" />
         </div>
         <FishHandle /><LureHandle /><DiscHandle />
         <div class="absolute left-4" :style="{ top: c.skyH.value > 120 ? '76px' : c.skyH.value > 95 ? '64px' : '50px' }">

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Finish } from '#core/finish/finish'
-import { useHandFigures } from '../../composables/useHandFigures'
+import { useFigurePictures } from '../../composables/useFigurePictures'
 
 /** A finish in the hand, small, for lists. */
 const props = defineProps<{ finish: Finish, /** Outline width in figure units. */ line: number }>()
-const { pictureOf } = useHandFigures()
+const { pictureOf } = useFigurePictures()
 const src = computed(() => pictureOf(props.finish, props.line))
 </script>
 

@@ -60,7 +60,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
 
 <template>
   <svg
-    viewBox="0 8 240 104" class="block h-full w-full" :role="label ? 'img' : undefined" :aria-label="label || undefined" :aria-hidden="label ? undefined : 'true'"
+    viewBox="0 8 240 104" class="block h-full w-full overflow-visible" :role="label ? 'img' : undefined" :aria-label="label || undefined" :aria-hidden="label ? undefined : 'true'"
     :style="blur ? { filter: `blur(${blur}px)` } : undefined"
   >
     <defs v-if="inHand">

@@ -1,0 +1,46 @@
+import { createSharedComposable } from '@vueuse/core'
+import { ref, watch } from 'vue'
+import type { Finish } from '#core/finish/finish'
+import type { LureId } from '#core/finish/lures'
+import { figureImage } from '../figures/image'
+import { useSettingsStore } from '../stores/settings'
+import { dressOf } from '../utils/dress'
+
+/** Figures as pictures in the inks of the theme, which a picture cannot inherit. */
+export const useFigurePictures = createSharedComposable(() => {
+  const settings = useSettingsStore()
+  const inks = ref({ ink: '', page: '' })
+  watch(() => settings.theme, () => {
+    const style = getComputedStyle(document.documentElement)
+    inks.value = { ink: style.getPropertyValue('--ink').trim(), page: style.getPropertyValue('--page').trim() }
+  }, { immediate: true, flush: 'post' })
+
+  /** Silhouette of a lure; on the theme's chosen ground when it is the one chosen. */
+  function silhouetteOf(lure: LureId, chosen: boolean): string {
+    const ink = chosen && settings.theme !== 'night' ? inks.value.page : inks.value.ink
+    return figureImage(`${lure} ${ink}`, { lure }, ink)
+  }
+
+  /** Picture of a finish in the hand, its outline `line` figure units wide. */
+  function pictureOf(finish: Finish, line: number): string {
+    const { id, lure, mark } = finish
+    const { ink } = inks.value
+    return figureImage(`${id} ${line} ${ink}`, { lure, dress: dressOf(finish), mark, red: settings.theme === 'night', line }, ink)
+  }
+
+  let waiting: Finish[] = []
+  const idle = window.requestIdleCallback ?? ((go: () => void) => setTimeout(go, 60))
+  /** Make the pictures of these finishes one by one when there is nothing else to do, so that none has to be made under a finger. */
+  function warm(finishes: Finish[], line: number): void {
+    const begun = waiting.length > 0
+    waiting = [...finishes]
+    const next = () => {
+      const finish = waiting.shift()
+      if (!finish) return
+      pictureOf(finish, line)
+      idle(next)
+    }
+    if (!begun) idle(next)
+  }
+  return { pictureOf, silhouetteOf, warm, inks }
+})
