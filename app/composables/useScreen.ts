@@ -66,15 +66,19 @@ export function useScreen(ask: () => Question) {
     busy = true
     const timer = setTimeout(() => { slow.value = true }, SLOW_MS)
     try {
-      // The first answer is always whole; a draft then takes the rest from the answer before it.
+      const old = screen.value
       const { first, count } = inSight.value
-      const got = await work({ ...q, draftRows: draft && screen.value ? [first, first + count] : null })
-      // Rows out of sight keep their colours of before until the finger rests.
-      const answer = { ...screen.value, ...got, seen: { ...screen.value?.seen, ...got.seen } } as ScreenModel
+      // The first answer of a lure is always whole; a draft then takes the rest from the answer before it.
+      const draftOf = draft && old?.lure === q.request.lure ? old : null
+      const got = await work({ ...q, draftRows: draftOf && [first, first + count] })
+      clearTimeout(timer)
+      const answer: ScreenModel = draftOf ? { ...draftOf, ...got, rows: draftOf.rows.toSpliced(first, got.rows.length, ...got.rows) } : got as ScreenModel
+      // What came is unpacked in this frame and shown in the next.
+      if (draftOf) await frame()
       screen.value = answer
       await frame()
       const before = list.value?.answer ?? answer
-      for (let fresh = 1, began = performance.now(); draft && fresh < inSight.value.count; fresh++) {
+      for (let fresh = 1, began = performance.now(); draftOf && fresh < inSight.value.count; fresh++) {
         list.value = { answer, before, fresh }
         await nextTick()
         if (performance.now() - began < ROWS_MS) continue

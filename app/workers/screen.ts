@@ -20,7 +20,7 @@ export interface ScreenAsk {
   selectedId: string | null
   /** Distances of the as-seen strip, m. */
   stripM: number[]
-  /** A finger is on a control: only what it watches is wanted, the picture and the list, coloured from one row to before another. */
+  /** A finger is on a control: only what it watches is wanted, the picture and these rows of the list, from one to before another. */
   draftRows: readonly [number, number] | null
 }
 
@@ -28,7 +28,7 @@ export type PartColours = Partial<Record<Part, string>>
 export interface SeenOut { distanceM: number, water: string, parts: PartColours }
 export interface Curve extends ContrastCurve { finishId: string, name: string }
 
-/** One row of the list: what it shows and nothing more, since the whole list crosses from the worker at every move of a finger. */
+/** One row of the list: what it shows and nothing more, since rows cross from the worker at every move of a finger. */
 export interface Row {
   finishId: string
   name: string
@@ -38,11 +38,16 @@ export interface Row {
   /** Schools that lean towards it. */
   agree: number
   reason: string
+  /** As it looks at the fish. */
+  seen: SeenOut
 }
 
 /** What follows a finger: the picture and the list, worked out in one go so that they cannot disagree. */
 export interface Draft {
+  /** All rows, or those asked for. */
   rows: Row[]
+  /** The farthest that any finish of the lure is seen, m. */
+  farthestM: number
   /** The chosen finish in full. */
   call: Ranked
   lure: Request['lure']
@@ -54,8 +59,6 @@ export interface Draft {
   column: { depthM: number, colour: string, luminance: number, cones: number[] }[]
   /** Light left at the lure for each cone, short to long, as a share of that just under the surface. */
   conesLeft: number[]
-  /** As they look at the fish; of a draft, those asked for. */
-  seen: Record<string, SeenOut>
   selectedId: string
   /** The chosen finish as it looks from close by, for the picture. */
   close: PartColours
@@ -98,18 +101,23 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
   }
   const selected = ranked.find(j => j.finish.id === ask.selectedId) ?? ranked[0]!
   const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
-  const calls = ranked.map((j, i) => rankedOut(j, i + 1, judge))
+  const [from, to] = ask.draftRows ?? [0, ranked.length]
+  const made: Ranked[] = []
+  const call = (i: number) => ranked[i] && (made[i] ??= rankedOut(ranked[i], i + 1, judge))
   const draft: Draft = {
-    rows: calls.map((r, i) => ({
-      finishId: r.finish.id, name: r.finish.name, rank: r.rank, sightM: r.sightingRangeM[ask.side], colourM: r.colourRangeM[ask.side],
-      agree: Object.values(r.stances).filter(v => v > LEANS).length, reason: lineOf(r, calls[i + 1], ask.side),
-    })),
-    call: calls.find(c => c.finish.id === selected.finish.id)!,
+    rows: ranked.slice(from, to).map((j, k) => {
+      const r = call(from + k)!
+      return {
+        finishId: r.finish.id, name: r.finish.name, rank: r.rank, sightM: r.sightingRangeM[ask.side], colourM: r.colourRangeM[ask.side],
+        agree: Object.values(r.stances).filter(v => v > LEANS).length, reason: lineOf(r, call(from + k + 1), ask.side), seen: seenAt(j, conditions.fishM),
+      }
+    }),
+    farthestM: Math.max(...ranked.map(j => j.sight[ask.side].sightM)),
+    call: call(ranked.indexOf(selected))!,
     lure: conditions.lure, depthM: conditions.depthM, fishM: conditions.fishM, sunDeg: conditions.sunElevationDeg, phase: conditions.phase,
     clarity: clarityWord(conditions.visibilityM),
     column: column.slice(0, -1).map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),
     conesLeft: column.at(-1)!.cones,
-    seen: Object.fromEntries(ranked.slice(...ask.draftRows ?? []).map(j => [j.finish.id, seenAt(j, conditions.fishM)])),
     selectedId: selected.finish.id,
     close: seenAt(selected, BITE_M / 3).parts,
     prey: conditions.prey.shares.map(s => ({ ...s })),

@@ -7,9 +7,8 @@ import { useAnswers } from '../../composables/useScreen'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
-import { type CallShown, callsShown } from '../../utils/callsShown'
+import { type CallShown, barM, callShown } from '../../utils/callShown'
 import { SCHOOL_OPTIONS } from '../../utils/words'
-import type { ScreenModel } from '../../workers/screen'
 import Choice from '../common/Choice.vue'
 import CallRow, { ROW_LINE } from './CallRow.vue'
 
@@ -30,24 +29,17 @@ const FIRST_FEW = 6
 const showAll = ref(false)
 const indices = computed(() => props.phone ? Array.from({ length: showAll.value ? count.value : Math.min(FIRST_FEW, count.value) }, (_, i) => i) : window.value.map(r => r.data))
 
-const lists = new WeakMap<ScreenModel, CallShown[]>()
-/** All rows of an answer as they are drawn, worked out once. */
-function rowsOf(answer: ScreenModel): CallShown[] {
-  let out = lists.get(answer)
-  if (!out) lists.set(answer, out = callsShown(answer))
-  return out
-}
 /** What the row at a place shows: the newest answer, or the one before where it has not come so far down. */
 function callAt(i: number): CallShown {
   const { answer, before, fresh } = shown.value!
-  const rows = rowsOf(answer)
-  return (i - (indices.value[0] ?? 0) < fresh ? rows : rowsOf(before))[i] ?? rows[i] ?? rows.at(-1)!
+  const of = i - (indices.value[0] ?? 0) < fresh ? answer : before
+  return callShown(of, i) ?? callShown(answer, i) ?? callShown(answer, answer.rows.length - 1)!
 }
 const selectedId = computed(() => shown.value?.answer.selectedId ?? null)
 const ready = computed(() => shown.value !== null)
 watchEffect(() => { inSight.value = { first: indices.value[0] ?? 0, count: indices.value.length } })
 const first = computed(() => shown.value?.answer.rows[0]?.name)
-const maxM = computed(() => shown.value ? rowsOf(shown.value.answer)[0]?.maxM ?? 0 : 0)
+const maxM = computed(() => shown.value ? barM(shown.value.answer) : 0)
 const watchers = [{ value: 'diver' as const, words: 'as a diver sees it' }, { value: 'fish' as const, words: 'as the fish sees it' }]
 watch(() => store.scene.lure, () => scrollTo(0))
 const { warm, inks } = useFigurePictures()
