@@ -11,7 +11,7 @@ const settings = useSettingsStore()
 </script>
 
 <template>
-  <header class="flex min-h-11 flex-wrap items-stretch border-b-2 border-ink text-[15px] font-semibold">
+  <header class="region flex min-h-11 flex-wrap items-stretch border-b-2 border-ink text-[15px] font-semibold">
     <button type="button" class="bar" @click="$emit('conditions')">Conditions</button>
     <button type="button" class="bar" @click="$emit('kept')">Kept{{ kept ? ` ${kept}` : '' }}</button>
     <button type="button" class="bar disabled:opacity-60" :disabled="!store.canUndo" @click="store.undo()">Undo</button>

@@ -93,7 +93,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
         <TopBar v-if="phone" class="border-t-2" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
       </div>
-      <div v-if="!phone" class="min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
+      <div v-if="!phone" class="region min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
         <KeepButton class="px-3 pt-2 xl:hidden" />
         <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>

@@ -57,7 +57,7 @@ defineExpose({ step })
 </script>
 
 <template>
-  <section class="flex min-h-0 flex-col" aria-label="Ranked calls">
+  <section class="region flex min-h-0 flex-col" aria-label="Ranked calls">
     <div class="flex flex-wrap items-stretch border-b border-ink text-[13px] max-md:order-last max-md:border-t max-md:text-[15px]">
       <Choice class="w-[190px]" label="School" :value="store.scene.school" :options="SCHOOL_OPTIONS" @change="v => store.set({ school: v })" />
       <Choice class="min-w-[170px] flex-1" label="The picture at the fish" :value="settings.watcher" :options="watchers" @change="v => settings.watcher = v" />

@@ -18,7 +18,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('input:c
 </script>
 
 <template>
-  <fieldset ref="root" class="relative flex min-w-0 shrink-0 overflow-x-auto overflow-y-hidden border-b border-ink px-1 [scrollbar-width:thin]">
+  <fieldset ref="root" class="region flex min-w-0 shrink-0 overflow-x-auto overflow-y-hidden border-b border-ink px-1 [scrollbar-width:thin]">
     <legend class="off">Lure type</legend>
     <label
       v-for="id in LURE_IDS" :key="id" :data-chosen="store.scene.lure === id" class="narrow relative flex w-[62px] shrink-0 cursor-pointer flex-col items-center py-1 text-[14px] font-semibold has-focus-visible:outline-3 has-focus-visible:-outline-offset-3"

@@ -5,6 +5,7 @@ import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
 import { LIMITS } from '#shared/vocabulary'
+import { at } from '../../utils/at'
 import DragHandle from '../common/DragHandle.vue'
 import NumberField from '../common/NumberField.vue'
 
@@ -33,12 +34,12 @@ const ink = computed(() => c.inkAt(shownM.value))
       <ellipse rx="24" ry="9" :fill="settings.theme === 'night' ? 'var(--ink)' : '#fff'" fill-opacity=".55" /><path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
     </svg>
   </DragHandle>
-  <div class="absolute left-[40px]" :style="{ top: `${disc.flagY - 22}px` }">
+  <div class="floats" :style="at(40, disc.flagY - 22)">
     <NumberField label="Visibility" :value="v" :scale="length" :min="LIMITS.visibilityM[0]" :max="LIMITS.visibilityM[1]" tag @change="m => store.set({ visibilityM: m })">
       <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
     </NumberField>
   </div>
-  <p class="figure pointer-events-none absolute text-[13px] font-semibold whitespace-nowrap" :style="{ left: `${disc.wordsX}px`, top: `${disc.wordsY - 17}px`, color: ink }" aria-hidden="true">
+  <p class="figure floats pointer-events-none text-[13px] font-semibold whitespace-nowrap" :style="`${at(disc.wordsX, disc.wordsY - 17)};color:${ink}`" aria-hidden="true">
     Disc vanishes<br><span class="font-medium">{{ word }} water</span>
   </p>
 </template>

@@ -6,6 +6,7 @@ import { useColumn } from '../../composables/useColumn'
 import { useUnits } from '../../composables/useUnits'
 import { useSceneStore } from '../../stores/scene'
 import { LIMITS } from '#shared/vocabulary'
+import { at } from '../../utils/at'
 import DragHandle from '../common/DragHandle.vue'
 import NumberField from '../common/NumberField.vue'
 import FishFigure from './FishFigure.vue'
@@ -71,7 +72,7 @@ const ringInk = computed(() => c.inkAt(store.depthM))
   >
     <FishFigure :species="s.species" :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }" />
   </DragHandle>
-  <div class="absolute" :style="{ left: `${fish.labelX}px`, top: `${fish.labelY}px`, color: c.inkAt(labelM) }">
+  <div class="floats" :style="`${at(fish.labelX, fish.labelY)};color:${c.inkAt(labelM)}`">
     <NumberField label="Distance of the fish" :value="s.fishM" :scale="length" :min="LIMITS.fishM[0]" :max="LIMITS.fishM[1]" tag @change="m => store.set({ fishM: m })">
       <template #default="{ shown }"><span class="text-[18px]">{{ shown }} {{ length.unit }}</span></template>
     </NumberField>

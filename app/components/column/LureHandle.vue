@@ -6,6 +6,7 @@ import { lureType } from '#core/finish/lures'
 import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
 import { LIMITS } from '#shared/vocabulary'
+import { at } from '../../utils/at'
 import { throughWater } from '../../utils/throughWater'
 import DragHandle from '../common/DragHandle.vue'
 import NumberField from '../common/NumberField.vue'
@@ -42,7 +43,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
       <LureFigure :lure="store.scene.lure" through :red="red" />
     </span>
   </DragHandle>
-  <div class="absolute left-[40px]" :style="{ top: `${y - 22}px` }">
+  <div class="floats" :style="at(40, y - 22)">
     <NumberField label="Running depth" :value="d" :scale="length" :min="LIMITS.depthM[0]" :max="LIMITS.depthM[1]" tag @change="m => store.set({ depthM: m })">
       <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
     </NumberField>

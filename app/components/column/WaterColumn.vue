@@ -39,7 +39,7 @@ const beams = computed(() => Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?
 </script>
 
 <template>
-  <section class="flex min-h-0 flex-col" aria-label="The water">
+  <section class="region flex min-h-0 flex-col" aria-label="The water">
     <div ref="box" class="relative min-h-0 flex-1 overflow-hidden bg-[var(--sky)]">
       <svg v-if="width" :width="width" :height="height" class="absolute inset-0" aria-hidden="true">
         <defs><linearGradient id="water" x1="0" y1="0" x2="0" y2="1"><stop v-for="s in stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" /></linearGradient></defs>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { at } from '../../utils/at'
 
 /**
  * One handle of the picture: a slider by name and value for a screen reader, dragged by mouse or finger, stepped by keys. What a
@@ -65,7 +66,7 @@ function key(e: KeyboardEvent) {
   <div
     role="slider" tabindex="0" :aria-label="label" :aria-valuemin="min" :aria-valuemax="max" :aria-valuenow="Number(value.toFixed(3))" :aria-valuetext="text"
     :aria-orientation="grows === 'up' || grows === 'down' ? 'vertical' : 'horizontal'"
-    class="absolute flex cursor-grab touch-none items-center justify-center select-none active:cursor-grabbing" :style="{ left: `${x - w / 2}px`, top: `${y - h / 2}px`, width: `${w}px`, height: `${h}px` }"
+    class="floats flex cursor-grab touch-none items-center justify-center select-none active:cursor-grabbing" :style="`width:${w}px;height:${h}px;${at(x - w / 2, y - h / 2)}`"
     @pointerdown="down" @pointermove="drag" @pointerup="up" @pointercancel="up" @keydown="key"
   >
     <slot :held="held" />

@@ -10,7 +10,7 @@ const { list } = useAnswers()
 </script>
 
 <template>
-  <footer v-if="list" class="border-t-2 border-ink px-3 py-2">
+  <footer v-if="list" class="region border-t-2 border-ink px-3 py-2">
     <div v-if="!phone" class="mb-1.5 flex items-center gap-3"><h2 class="figure text-[20px] font-bold whitespace-nowrap">Three rods</h2><KeepButton /></div>
     <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>
     <ThreeRods :rods="list.answer.answer.rotation" :selected-id="list.answer.selectedId" @select="id => $emit('select', id)" />
