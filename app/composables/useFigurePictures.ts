@@ -6,6 +6,9 @@ import { figureImage } from '../figures/image'
 import { useSettingsStore } from '../stores/settings'
 import { dressOf } from '../utils/dress'
 
+/** Idle time that means nothing is moving on the screen, ms: more than is left over in a frame. */
+const LONG_IDLE_MS = 20
+
 /** Figures as pictures in the inks of the theme, which a picture cannot inherit. */
 export const useFigurePictures = createSharedComposable(() => {
   const settings = useSettingsStore()
@@ -29,12 +32,13 @@ export const useFigurePictures = createSharedComposable(() => {
   }
 
   let waiting: Finish[] = []
-  const idle = window.requestIdleCallback ?? ((go: () => void) => setTimeout(go, 60))
+  const idle = window.requestIdleCallback ?? ((go: (d: { timeRemaining: () => number }) => void) => setTimeout(go, 60, { timeRemaining: () => LONG_IDLE_MS }))
   /** Make the pictures of these finishes one by one when there is nothing else to do, so that none has to be made under a finger. */
   function warm(finishes: Finish[], line: number): void {
     const begun = waiting.length > 0
     waiting = [...finishes]
-    const next = () => {
+    const next = (deadline: { timeRemaining: () => number }) => {
+      if (deadline.timeRemaining() < LONG_IDLE_MS) return idle(next)
       const finish = waiting.shift()
       if (!finish) return
       pictureOf(finish, line)

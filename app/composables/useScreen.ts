@@ -10,7 +10,7 @@ const SLOW_MS = 250
 const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => setTimeout(resolve)))
 
 /** Time for rows of the list in one frame while a finger is on a control, ms; what does not fit waits for the next. */
-const ROWS_MS = 4
+const ROWS_MS = 2
 
 /** A list on its way from one answer to the next: so many of the rows in sight, from the top, show the new one. */
 export interface ListShown { answer: ScreenModel, before: ScreenModel, fresh: number }

@@ -58,6 +58,8 @@ export async function benchDrag(): Promise<void> {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(server.url)
     await page.getByTestId('call').first().waitFor()
+    // What is made ready in idle time is ready before anyone has a finger on it.
+    await page.waitForTimeout(2500)
     const client = await page.context().newCDPSession(page)
     // An empty callback in every frame, so that the trace marks where frames begin.
     await page.evaluate('(function tick() { requestAnimationFrame(tick) })()')

@@ -4,7 +4,7 @@ import { finishById } from '#core/finish/finish'
 import { useUnits } from '../../composables/useUnits'
 import { useSettingsStore } from '../../stores/settings'
 import type { CallShown } from '../../utils/callShown'
-import { throughWater } from '../../utils/throughWater'
+import { vThroughWater } from '../../utils/throughWater'
 import { redTone } from '../../utils/tone'
 import HandFigure from '../figure/HandFigure.vue'
 import LureFigure from '../figure/LureFigure.vue'
@@ -20,10 +20,7 @@ const call = computed(() => props.callAt(props.place))
 const selected = computed(() => call.value.finishId === props.selectedId)
 const red = computed(() => settings.theme === 'night')
 const finish = computed(() => finishById(call.value.finishId)!)
-const water = computed(() => {
-  const { water, parts } = call.value.seen
-  return `background:${red.value ? redTone(water, 120) : water};${throughWater(finish.value.lure, parts, red.value)}`
-})
+const water = computed(() => `background:${red.value ? redTone(call.value.seen.water, 120) : call.value.seen.water}`)
 const spoken = computed(() => `${call.value.rank}. ${call.value.name}. First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}. ${call.value.agree} of 7 schools agree. ${call.value.reason}`)
 </script>
 
@@ -41,7 +38,7 @@ export const ROW_LINE = 2
       <span class="figure flex items-center justify-center font-semibold" :class="[selected ? 'chosen' : '', phone ? 'h-[112px] w-[46px] text-[26px]' : 'w-[42px] text-[23px]']">{{ call.rank }}</span>
       <span class="flex bg-plate" :class="phone ? 'h-[112px] flex-1' : 'my-1 h-[78px] w-[200px]'">
         <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="ROW_LINE" /></span>
-        <span class="flex w-1/2 items-center p-1" :style="water"><LureFigure :lure="finish.lure" through :red="red" /></span>
+        <span v-through-water="{ parts: call.seen.parts, red }" class="flex w-1/2 items-center p-1" :style="water"><LureFigure :lure="finish.lure" through :red="red" /></span>
       </span>
       <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
         <span class="line-clamp-2 shrink-0 text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>

@@ -7,7 +7,7 @@ import { useSceneStore } from '../../stores/scene'
 import { useSettingsStore } from '../../stores/settings'
 import { LIMITS } from '#shared/vocabulary'
 import { at } from '../../utils/at'
-import { throughWater } from '../../utils/throughWater'
+import { vThroughWater } from '../../utils/throughWater'
 import DragHandle from '../common/DragHandle.vue'
 import NumberField from '../common/NumberField.vue'
 import LureFigure from '../figure/LureFigure.vue'
@@ -24,7 +24,7 @@ const runs = computed(() => lureType(store.scene.lure).runsM)
 const red = computed(() => settings.theme === 'night')
 const seen = computed(() => {
   const s = c.screen.value
-  return s && s.lure === store.scene.lure ? throughWater(s.lure, s.close, red.value) : undefined
+  return s && s.lure === store.scene.lure ? s.close : undefined
 })
 const size = computed(() => Math.min(104, c.width.value * 0.26))
 </script>
@@ -39,7 +39,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
     :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ depthM: m })" @held="on => c.held.value = on"
   >
     <svg class="absolute inset-0" :width="size + 12" height="52" aria-hidden="true"><ellipse :cx="(size + 12) / 2" cy="26" :rx="size / 2 + 4" ry="25" fill="none" :stroke="ink" stroke-width="1.3" stroke-dasharray="3 3" /></svg>
-    <span class="block" :style="[{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }, seen]">
+    <span v-through-water="{ parts: seen, red }" class="block" :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }">
       <LureFigure :lure="store.scene.lure" through :red="red" />
     </span>
   </DragHandle>

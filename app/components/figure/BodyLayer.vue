@@ -44,14 +44,11 @@ const markColour = computed(() => props.tone(flank.value?.specks.find(s => !s.mi
 const flakes = computed(() => (props.inHand ? flank.value?.specks ?? [] : [])
   .filter(s => s.mirror || !props.mark || props.mark === 'dot' || props.mark === 'scale')
   .map((s, n) => ({ d: specks(Math.round(s.cover * 420), [box.value.x0 + 6, box.value.y0 + 5, box.value.x1 - 6, box.value.y1 - 5], 31 + 7 * n), colour: props.tone(s.colour) })))
-/** Colours down a body seen through the water; the throat counts as belly there. */
+/** Where down a body seen through the water each part's colour lies; the throat counts as belly there. */
 const run = computed(() => {
   const { y0, y1, mid } = box.value
   const at = (y: number) => Number(((y - y0) / (y1 - y0)).toFixed(3))
-  return [
-    { at: at(y0 + 0.5 * (mid - y0)), colour: props.colour('back') }, { at: at(mid), colour: props.colour('flank') },
-    { at: at(mid + 4), colour: props.colour('flank') }, { at: at(mid + 4 + 0.5 * (y1 - mid - 4)), colour: props.colour('belly') },
-  ]
+  return [{ at: at(y0 + 0.5 * (mid - y0)), part: 'back' }, { at: at(mid), part: 'flank' }, { at: at(mid + 4), part: 'flank' }, { at: at(mid + 4 + 0.5 * (y1 - mid - 4)), part: 'belly' }]
 })
 const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
 </script>
@@ -61,7 +58,7 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
   <path v-if="!inHand && !through" :d="layer.d" fill="currentColor" />
   <g v-else-if="through">
     <defs>
-      <linearGradient :id="`${uid}g`" x1="0" :y1="box.y0" x2="0" :y2="box.y1" gradientUnits="userSpaceOnUse"><stop v-for="s in run" :key="s.at" :offset="s.at" :stop-color="s.colour" /></linearGradient>
+      <linearGradient :id="`${uid}g`" x1="0" :y1="box.y0" x2="0" :y2="box.y1" gradientUnits="userSpaceOnUse"><stop v-for="s in run" :key="s.at" :offset="s.at" :data-seen="`stop-color ${s.part}`" /></linearGradient>
     </defs>
     <path data-part="flank" :d="layer.d" :fill="url('g')" />
   </g>

@@ -7,13 +7,13 @@ import { FIGURES } from '../../figures/all'
 import { bundles, specks } from '../../figures/strands'
 import type { Layer } from '../../figures/types'
 import type { Dress } from '../../utils/dress'
-import { partOf, seenColour } from '../../utils/throughWater'
+import { UNKNOWN, partOf } from '../../utils/throughWater'
 import { redTone } from '../../utils/tone'
 import BodyLayer from './BodyLayer.vue'
 
 /**
  * One lure, from data. `dress` draws it in the hand with materials; `through` draws it as it looks through the water, without an outline, in
- * the flat colours that an element around it gives (`throughWater`); neither draws a one-ink silhouette for pickers.
+ * the flat colours that `v-through-water` on an element around it gives; neither draws a one-ink silhouette for pickers.
  */
 const props = withDefaults(defineProps<{
   lure: LureId
@@ -37,7 +37,7 @@ const tone = (c: string) => props.red ? redTone(c) : c
 
 const drawnPart = (part: Part) => props.dress && partOf(props.dress, part)
 function colourOf(part: Part): string {
-  if (props.through) return seenColour(part)
+  if (props.through) return UNKNOWN
   if (!props.dress) return 'currentColor'
   if (part === 'bill') return tone('#cfd6d2')
   if (part === 'hook') return tone('#8c8c8a')
@@ -75,7 +75,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
       />
       <template v-else-if="layer.kind === 'shape'">
         <path
-          :data-part="layer.part" :d="layer.d" :fill="colourOf(layer.part)" stroke-linejoin="round"
+          :data-part="layer.part" :data-seen="through ? `fill ${layer.part}` : undefined" :d="layer.d" :fill="colourOf(layer.part)" stroke-linejoin="round"
           :fill-opacity="layer.part === 'bill' ? (inHand ? 0.6 : through ? 0.12 : 1) : drawnPart(layer.part)?.material === 'translucent' ? 0.55 : 1"
           :stroke="outlined ? 'currentColor' : 'none'" :stroke-width="outlined"
         />
@@ -86,7 +86,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         <path v-if="sheen(layer.part)" :d="layer.d" :fill="`url(#${id}m)`" :opacity="red ? 0.35 : 1" />
       </template>
       <g v-else-if="layer.kind === 'strands'" :data-part="layer.part" fill="none" stroke-linecap="round" stroke-width="3.1" :stroke-opacity="drawnPart(layer.part)?.material === 'translucent' ? 0.6 : 1">
-        <path v-for="(s, k) in strands(layer)" :key="k" :d="s.d" :stroke="s.colour" />
+        <path v-for="(s, k) in strands(layer)" :key="k" :d="s.d" :stroke="s.colour" :data-seen="through ? `stroke ${layer.part}` : undefined" />
       </g>
       <g v-else-if="layer.kind === 'treble'" :transform="`translate(${layer.x} ${layer.y}) rotate(${layer.rot}) scale(${layer.s})`" fill="none" :stroke="hookInk" stroke-width="1.9" stroke-linecap="round" stroke-linejoin="round">
         <circle cx="0" cy="2.4" r="2.2" /><path d="M0 5V17M0 17C0 26 -11 27 -11.5 17L-11.5 14.5L-8.6 17.5M0 17C0 26 11 27 11.5 17L11.5 14.5L8.6 17.5M0 17C1 22 4 24 4.5 18.5" />

@@ -2,7 +2,7 @@
 import type { LureId } from '#core/finish/lures'
 import { computed } from 'vue'
 import { useUnits } from '../../composables/useUnits'
-import { throughWater } from '../../utils/throughWater'
+import { vThroughWater } from '../../utils/throughWater'
 import { redTone } from '../../utils/tone'
 import type { SeenOut } from '../../workers/screen'
 import LureFigure from '../figure/LureFigure.vue'
@@ -17,7 +17,7 @@ const width = (i: number) => `${92 - i * 13}%`
 <template>
   <ol class="grid grid-cols-5" aria-label="As seen at growing distances">
     <li v-for="(s, i) in strip" :key="i" class="text-center">
-      <span class="flex h-[58px] items-center justify-center" :style="[{ background: red ? redTone(s.water, 120) : s.water }, throughWater(lure, s.parts, red)]"><span :style="{ width: width(i) }"><LureFigure :lure="lure" through :red="red" :blur="0.3 + i * 0.35" :label="`At ${lengthText(s.distanceM)}`" /></span></span>
+      <span v-through-water="{ parts: s.parts, red }" class="flex h-[58px] items-center justify-center" :style="{ background: red ? redTone(s.water, 120) : s.water }"><span :style="{ width: width(i) }"><LureFigure :lure="lure" through :red="red" :blur="0.3 + i * 0.35" :label="`At ${lengthText(s.distanceM)}`" /></span></span>
       <span class="figure block border-t-[5px] pt-0.5 text-[13px]" :class="i === nearest ? 'border-ink font-bold' : 'border-transparent'">{{ lengthText(s.distanceM) }}<span v-if="i === nearest">, fish</span></span>
     </li>
   </ol>
