@@ -4,8 +4,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'tests/browser',
   timeout: 60_000,
-  fullyParallel: false,
-  workers: 1,
+  fullyParallel: true,
+  workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: process.env.PISCATOR_URL,

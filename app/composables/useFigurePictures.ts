@@ -1,10 +1,20 @@
 import { createSharedComposable } from '@vueuse/core'
-import { ref, watch } from 'vue'
+import { type Ref, ref, watch } from 'vue'
 import type { Finish } from '#core/finish/finish'
 import type { LureId } from '#core/finish/lures'
 import { figureImage } from '../figures/image'
 import { useSettingsStore } from '../stores/settings'
 import { dressOf } from '../utils/dress'
+
+/**
+ * A picture for a component to show. It is drawn before the component renders, never while it does: a figure rendered in the middle of
+ * another's rendering would be taken for a part of it.
+ */
+export function usePicture(draw: () => string): Readonly<Ref<string>> {
+  const src = ref('')
+  watch(draw, (url) => { src.value = url }, { immediate: true })
+  return src
+}
 
 /** Idle time that means nothing is moving on the screen, ms: more than is left over in a frame. */
 const LONG_IDLE_MS = 20

@@ -24,6 +24,8 @@ export const useCallsStore = defineStore('calls', () => {
   const last = ref<{ id: string, name: string } | null>(null)
   let timer: ReturnType<typeof setTimeout> | null = null
   let sending = false
+  /** The server knows this device: nothing is sent before, or a lost answer would leave what was sent with a stranger. */
+  let known = false
 
   /** Newest first, what still waits included. */
   const all = computed<(KeptCall & { waiting: boolean })[]>(() => {
@@ -48,7 +50,10 @@ export const useCallsStore = defineStore('calls', () => {
     if (health.value === 'ok') {
       try {
         const response = await fetch('/api/v1/calls')
-        if (response.ok) kept.value = await response.json() as KeptCall[]
+        if (response.ok) {
+          kept.value = await response.json() as KeptCall[]
+          known = true
+        }
         else await checkHealth()
       }
       catch {
@@ -62,6 +67,7 @@ export const useCallsStore = defineStore('calls', () => {
   /** Send what waits; try again later for whatever could not be sent. */
   async function flush(): Promise<void> {
     if (sending) return
+    if (!known) return again()
     sending = true
     let sentAny = false
     for (const w of [...waiting.value]) {

@@ -1,63 +1,68 @@
 import { expect, test } from '@playwright/test'
-import { SIZES, clean, firstCall, nothingClipped, open, slider, valueOf } from './screen'
+import { HANDS, handOf } from './hands'
+import { SIZES, THEMES, clean, firstCall, nothingClipped, nothingOverlaps, open, slider, valueOf } from './screen'
 
-for (const [name, viewport] of Object.entries(SIZES)) {
-  test.describe(`the whole job on a ${name}`, () => {
-    test.use({ viewport, hasTouch: name === 'phone' })
+for (const [size, viewport] of Object.entries(SIZES)) {
+  test.describe(`on a ${size}`, () => {
+    test.use({ viewport, hasTouch: true })
 
-    test('by keyboard alone: read the water, choose, keep, reload and find it kept', async ({ page }) => {
-      await open(page)
-      const before = await valueOf(page, /disc vanishes/)
-      await slider(page, /disc vanishes/).focus()
-      for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowUp')
-      expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(before - 0.4, 1)
-      await slider(page, 'Cloud cover').focus()
-      await page.keyboard.press('Home')
-      expect(await valueOf(page, 'Cloud cover')).toBe(0)
-      await slider(page, 'Time of day').focus()
-      await page.keyboard.press('PageUp')
-      await slider(page, /Distance of the/).focus()
-      await page.keyboard.press('ArrowDown')
-      await expect(slider(page, /Distance of the/)).toHaveAttribute('aria-valuetext', /below/)
-      await page.keyboard.press('n')
-      const chosen = page.locator('[data-testid=call][aria-pressed=true]')
-      await expect(chosen).toHaveCount(1)
-      await page.keyboard.press('t')
-      await expect(page.getByRole('status').filter({ hasText: 'Kept' }).first()).toBeVisible()
-      await page.waitForTimeout(600)
-      await page.reload()
-      await expect(firstCall(page)).toBeVisible()
-      expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(before - 0.4, 1)
-      expect(await valueOf(page, 'Cloud cover')).toBe(0)
-      await page.keyboard.press('h')
-      await expect(page.getByTestId('kept')).toHaveCount(1)
-      await expect(page.getByTestId('kept')).not.toContainText('On this device only')
-    })
+    for (const theme of THEMES) {
+      for (const hand of HANDS) {
+        test(`the whole job by ${hand} alone, ${theme}`, async ({ page }) => {
+          await open(page, '', { 'piscator.theme': theme })
+          const { press, pick, choose, pull } = await handOf(hand, page)
+          const button = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' })
+          const read: [RegExp | string, { dx?: number, dy?: number, keys: string[] }][] = [
+            ['Time of day', { dx: 30, keys: ['PageUp'] }], ['Cloud cover', { dx: -30, keys: ['ArrowLeft', 'ArrowLeft'] }], ['Wind on the water', { dy: -24, keys: ['ArrowUp'] }],
+            [/Distance of the/, { dx: 25, keys: ['ArrowRight', 'ArrowRight'] }], [/Running depth/, { dy: -30, keys: ['ArrowUp', 'ArrowUp'] }], [/disc vanishes/, { dy: -35, keys: Array<string>(8).fill('ArrowUp') }],
+          ]
+          for (const [name, by] of read) {
+            const before = await valueOf(page, name)
+            await pull(slider(page, name), by)
+            expect(await valueOf(page, name), String(name)).not.toBe(before)
+          }
+          await press(button('Conditions'))
+          await choose(button(/^Tint:/), /^tea/i)
+          await choose(button(/^Wind/), /^calm/i)
+          await press(button('Close'))
+          expect(await valueOf(page, 'Wind on the water')).toBe(0)
+          await press(button('Undo'))
+          expect(await valueOf(page, 'Wind on the water')).toBe(2)
+          await pick(page.getByRole('radio', { name: 'Spinnerbait', exact: true }))
+          await expect(firstCall(page)).toHaveAttribute('data-finish', /^spinnerbait/)
 
-    test('by pointer: drag disc, lure and fish, undo, tie on and take back', async ({ page }) => {
-      await open(page)
-      const drag = async (handle: RegExp | string, dx: number, dy: number) => {
-        const b = (await slider(page, handle).boundingBox())!
-        await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2)
-        await page.mouse.down()
-        await page.mouse.move(b.x + b.width / 2 + dx, b.y + b.height / 2 + dy, { steps: 6 })
-        await page.mouse.up()
+          // Rows change places until the ranking has come to rest.
+          await page.waitForTimeout(400)
+          const second = page.getByTestId('call').nth(1)
+          const chosen = (await second.getAttribute('data-finish'))!
+          await press(second)
+          await expect(page.getByRole(size === 'phone' ? 'dialog' : 'region', size === 'phone' ? {} : { name: 'Plate' })).toContainText('Where the schools stand')
+          if (size === 'phone') {
+            if (hand === 'keyboard') await clean(page)
+            await press(button('Close'))
+          }
+          await expect(page.locator(`[data-finish="${chosen}"]`)).toHaveAttribute('aria-pressed', 'true')
+          await press(button('I tied this on'))
+          await expect(page.getByRole('status').filter({ hasText: 'Kept' }).first()).toBeVisible()
+
+          const readings = () => Promise.all(read.map(([name]) => valueOf(page, name)))
+          const left = await readings()
+          await expect.poll(() => page.url()).toContain('lure=spinnerbait')
+          await page.reload()
+          await expect(firstCall(page)).toHaveAttribute('data-finish', /^spinnerbait/)
+          // A link carries hundredths.
+          for (const [i, v] of (await readings()).entries()) expect(v, String(read[i]![0])).toBeCloseTo(left[i]!, 1)
+          expect(page.url()).toContain('tint=tea')
+          await press(button(/^Kept/))
+          await expect(page.getByTestId('kept')).toHaveCount(1)
+          await expect(page.getByTestId('kept')).not.toContainText('On this device only')
+          await press(button(/^Take back/))
+          await expect(page.getByText('Nothing kept yet.')).toBeVisible()
+        })
       }
-      for (const [handle, dx, dy] of [[/disc vanishes/, 0, -40], [/Running depth/, 0, -30], [/Distance of the/, 30, 0], ['Time of day', 30, 0], ['Cloud cover', -40, 0]] as const) {
-        const before = await valueOf(page, handle)
-        await drag(handle, dx, dy)
-        expect(await valueOf(page, handle), String(handle)).not.toBe(before)
-      }
-      const cloud = await valueOf(page, 'Cloud cover')
-      await page.keyboard.press('z')
-      expect(await valueOf(page, 'Cloud cover')).not.toBe(cloud)
-      await page.getByRole('button', { name: 'I tied this on' }).first().click()
-      await page.getByRole('button', { name: 'Take back' }).first().click()
-      await page.keyboard.press('h')
-      await expect(page.getByText('Nothing kept yet.')).toBeVisible()
-    })
+    }
 
-    for (const theme of ['noon', 'dusk', 'night']) {
+    for (const theme of THEMES) {
       test(`axe finds nothing and nothing is cut off, ${theme}`, async ({ page }) => {
         await open(page, '', { 'piscator.theme': theme })
         await page.waitForTimeout(300)
@@ -76,31 +81,20 @@ for (const [name, viewport] of Object.entries(SIZES)) {
   })
 }
 
-test('touch drags the disc', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ viewport: SIZES.phone, hasTouch: true, isMobile: true, baseURL })
-  const page = await context.newPage()
-  await open(page)
-  const before = await valueOf(page, /disc vanishes/)
-  const b = (await slider(page, /disc vanishes/).boundingBox())!
-  const client = await context.newCDPSession(page)
-  const at = (dy: number) => [{ x: b.x + b.width / 2, y: b.y + b.height / 2 + dy }]
-  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) })
-  for (const dy of [-10, -25, -40]) await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(dy) })
-  await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
-  expect(await valueOf(page, /disc vanishes/)).toBeLessThan(before)
-  // Rows change places while the ranking follows the drag: tap when they have settled.
-  await page.waitForTimeout(600)
-  await page.getByTestId('call').first().tap()
-  await expect(page.getByRole('dialog')).toContainText('Why')
-  await context.close()
-})
+/** The disc high over the lure, low under it, by a distant fish: where words could meet. */
+const SCENES = ['?vis=0.4&depth=0.2&range=0.3&cloud=1&wind=chop', '?vis=3&depth=1&range=1&side=below', '?vis=0.5&depth=2&side=above&range=0.6']
 
 for (const width of [360, 420, 760, 1024, 1180, 1440, 1920]) {
-  test(`nothing overflows at ${width} wide`, async ({ page }) => {
+  test(`nothing is cut off or overlaps at ${width} wide`, async ({ page }) => {
     await page.setViewportSize({ width, height: 800 })
     await open(page)
     await page.waitForTimeout(200)
     await nothingClipped(page)
+    await nothingOverlaps(page)
+    for (const scene of SCENES) {
+      await open(page, scene)
+      await nothingOverlaps(page)
+    }
   })
 }
 

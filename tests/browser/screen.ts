@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { type Page, expect } from '@playwright/test'
 
 export const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const
+export const THEMES = ['noon', 'dusk', 'night'] as const
 export const LEARNT = ['sky', 'surface', 'disc', 'tint', 'lure', 'fish']
 
 /** Open the screen as a returning angler (no first-visit lines) unless told otherwise; fails on any error the page reports. */
@@ -24,11 +25,11 @@ export async function clean(page: Page): Promise<void> {
   expect(violations.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.target.join(' ')).join(' | ')}`)).toEqual([])
 }
 
-/** No two words on the water in each other's way: their boxes, drawn tight round the letters, keep apart. */
+/** No two words of the picture or of the named figure in each other's way: their boxes, drawn tight round the letters, keep apart. */
 export async function nothingOverlaps(page: Page): Promise<void> {
-  const meeting = await page.getByRole('region', { name: 'The water' }).evaluate((water) => {
+  const meeting = await page.locator('[aria-label="The water"], [aria-label="The chosen finish"] figure').evaluateAll(pictures => pictures.flatMap((picture) => {
     const found: { words: string, box: DOMRect }[] = []
-    const walk = document.createTreeWalker(water, NodeFilter.SHOW_TEXT)
+    const walk = document.createTreeWalker(picture, NodeFilter.SHOW_TEXT)
     while (walk.nextNode()) {
       const node = walk.currentNode
       const range = document.createRange()
@@ -41,7 +42,7 @@ export async function nothingOverlaps(page: Page): Promise<void> {
       const [p, q] = [tight(a.box), tight(b.box)]
       return p.l < q.r - 1 && q.l < p.r - 1 && p.t < q.b - 1 && q.t < p.b - 1 ? [`${a.words} / ${b.words}`] : []
     }))
-  })
+  }))
   expect(meeting).toEqual([])
 }
 
@@ -53,4 +54,7 @@ export async function nothingClipped(page: Page): Promise<void> {
     .filter(e => e.scrollWidth > e.clientWidth + 2 && e.clientWidth > 0 && getComputedStyle(e).display !== 'inline')
     .map(e => `${e.tagName} ${e.textContent?.trim().slice(0, 40)}`))
   expect(cut).toEqual([])
+  // Words cut short by lines end in an ellipsis; a single word broader than its column would just lose its end.
+  const halved = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[class*=line-clamp]')].filter(e => e.clientWidth > 0 && e.scrollWidth > e.clientWidth + 1).map(e => e.textContent?.trim()))
+  expect(halved).toEqual([])
 }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { LURE_IDS } from '#core/finish/lures'
 import { nextTick, onMounted, ref } from 'vue'
-import { useFigurePictures } from '../../composables/useFigurePictures'
 import { useSceneStore } from '../../stores/scene'
 import { LURE_OPTIONS, LURE_SHORT } from '../../utils/words'
+import Silhouette from '../figure/Silhouette.vue'
 
 /** The drawer of lure types as silhouettes; a radio group that scrolls sideways. */
 const store = useSceneStore()
-const { silhouetteOf } = useFigurePictures()
 const words = Object.fromEntries(LURE_OPTIONS.map(o => [o.value, o.words]))
 const root = ref<HTMLElement | null>(null)
 onMounted(async () => {
@@ -25,7 +24,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('input:c
       :class="store.scene.lure === id ? 'chosen' : ''"
     >
       <input type="radio" name="lure" class="off" :value="id" :checked="store.scene.lure === id" :aria-label="words[id]" @change="store.setLure(id)">
-      <span class="h-[30px] w-[56px]"><img :src="silhouetteOf(id, store.scene.lure === id)" alt="" class="block h-full w-full" draggable="false"></span>
+      <span class="h-[30px] w-[56px]"><Silhouette :lure="id" :chosen="store.scene.lure === id" /></span>
       <span class="leading-[1.05] whitespace-nowrap" aria-hidden="true">{{ LURE_SHORT[id] }}</span>
     </label>
   </fieldset>

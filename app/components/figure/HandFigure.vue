@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Finish } from '#core/finish/finish'
-import { useFigurePictures } from '../../composables/useFigurePictures'
+import { useFigurePictures, usePicture } from '../../composables/useFigurePictures'
 
 /** A finish in the hand, small, for lists. */
 const props = defineProps<{ finish: Finish, /** Outline width in figure units. */ line: number }>()
 const { pictureOf } = useFigurePictures()
-const src = computed(() => pictureOf(props.finish, props.line))
+const src = usePicture(() => pictureOf(props.finish, props.line))
 </script>
 
 <template>

@@ -12,11 +12,21 @@ import LureFigure from '../figure/LureFigure.vue'
 const props = defineProps<{ finish: Finish, red: boolean }>()
 const dress = computed(() => dressOf(props.finish))
 const W = 374
-const H = 158
+const H = 180
 /** The figure's box within the plate: 240 x 104 units scaled and set in the middle. */
 const K = 0.92
 const OX = (W - 240 * K) / 2
-const OY = 34
+const OY = 44
+/** Height of a line and mean breadth of a letter of the labels, figure units. */
+const LINE = 13.5
+const LETTER = 6.1
+/** Words in at most two lines of so many letters. */
+function linesOf(words: string, letters: number): string[] {
+  if (words.length <= letters) return [words]
+  const cut = words.lastIndexOf(' ', letters)
+  const rest = words.slice(cut + 1)
+  return cut < 1 ? [`${words.slice(0, letters - 1)}…`] : [words.slice(0, cut), rest.length > letters ? `${rest.slice(0, letters - 1)}…` : rest]
+}
 const labels = computed(() => {
   const at = FIGURES[props.finish.lure].at
   const parts = props.finish.parts.filter(p => at[p.part]).map(p => ({ part: p.part, words: coatWords(p.coat), x: OX + at[p.part]![0] * K, y: OY + (at[p.part]![1] - 8) * K }))
@@ -27,13 +37,13 @@ const labels = computed(() => {
   const row = (list: typeof parts, above: boolean) => list.map((p, i) => {
     const slots = Math.max(2, list.length)
     const lx = 10 + (i + (list.length === 1 ? (p.x > W / 2 ? 1 : 0) : 0)) * (W - 20) / slots
-    return { ...p, lx, ly: above ? 14 : H - 18, width: (W - 20) / slots - 6, above }
+    const lines = linesOf(p.words, Math.floor(((W - 20) / slots - 6) / LETTER))
+    return { ...p, lx, lines, ly: above ? 14 : H - 4.5 - LINE * lines.length, above }
   })
   return [...row(top, true), ...row(low, false)]
 })
 const NAMES: Partial<Record<Part, string>> = { chin: 'Throat', flank: 'Side' }
 const nameOf = (p: Part) => NAMES[p] ?? cap(p)
-const short = (words: string) => words.length > 34 ? `${words.slice(0, 32)}…` : words
 const spoken = computed(() => labels.value.map(l => `${nameOf(l.part)}: ${l.words}`).join('. '))
 </script>
 
@@ -41,8 +51,8 @@ const spoken = computed(() => labels.value.map(l => `${nameOf(l.part)}: ${l.word
   <figure class="relative bg-plate text-ink">
     <svg :viewBox="`0 0 ${W} ${H}`" class="figure block w-full" role="img" :aria-label="`${finish.name}. ${spoken}`">
       <g v-for="l in labels" :key="l.part" font-size="12.5">
-        <path :d="`M${l.lx + 20} ${l.above ? l.ly + 18 : l.ly - 12}L${l.x} ${l.y}`" stroke="currentColor" stroke-width="1" /><circle :cx="l.x" :cy="l.y" r="2.2" fill="currentColor" />
-        <text :x="l.lx" :y="l.ly" font-weight="700" fill="currentColor">{{ nameOf(l.part) }}</text><text :x="l.lx" :y="l.ly + 13.5" fill="currentColor">{{ short(l.words) }}</text>
+        <path :d="`M${l.lx + 20} ${l.above ? l.ly + 4.5 + LINE * l.lines.length : l.ly - 12}L${l.x} ${l.y}`" stroke="currentColor" stroke-width="1" /><circle :cx="l.x" :cy="l.y" r="2.2" fill="currentColor" />
+        <text :x="l.lx" :y="l.ly" font-weight="700" fill="currentColor">{{ nameOf(l.part) }}</text><text v-for="(line, k) in l.lines" :key="k" :x="l.lx" :y="l.ly + LINE * (k + 1)" fill="currentColor">{{ line }}</text>
       </g>
       <svg :x="OX" :y="OY" :width="240 * K" :height="104 * K" overflow="visible"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red" :line="1.3" /></svg>
     </svg>
