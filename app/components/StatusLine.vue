@@ -4,6 +4,7 @@ import { useCallsStore } from '../stores/calls'
 
 /** Plain words when something is away; nothing at all when all is well. */
 defineProps<{ slow: boolean }>()
+defineEmits<{ cancel: [] }>()
 const calls = useCallsStore()
 const words = computed(() => {
   const n = calls.waiting.filter(w => w.kind === 'keep').length
@@ -18,5 +19,5 @@ const words = computed(() => {
 
 <template>
   <p v-if="words" role="status" class="border-b-2 border-ink bg-sunk px-3 py-2 font-semibold">{{ words }}</p>
-  <p v-else-if="slow" role="status" class="border-b border-hair px-3 py-1 text-ink2">Working it out …</p>
+  <p v-else-if="slow" role="status" class="flex items-center gap-3 border-b border-hair px-3 text-ink2">Working it out …<progress class="h-2 min-w-0 flex-1 accent-[var(--ink)]" aria-label="Working it out" /><button type="button" class="min-h-11 font-semibold text-ink underline" @click="$emit('cancel')">Stop</button></p>
 </template>

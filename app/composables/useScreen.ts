@@ -46,6 +46,7 @@ export function useScreen(ask: () => Question) {
   let remote: Remote<RankingWorker> | null = null
   let busy = false
   let next: Question | null = null
+  let stop = () => {}
 
   async function work(q: ScreenAsk): Promise<ScreenModel | Draft> {
     if (!remote && !failed.value) {
@@ -70,8 +71,11 @@ export function useScreen(ask: () => Question) {
       const { first, count } = inSight.value
       // The first answer of a lure is always whole; a draft then takes the rest from the answer before it.
       const draftOf = draft && old?.lure === q.request.lure ? old : null
-      const got = await work({ ...q, draftRows: draftOf && [first, first + count] })
+      const stopped = new Promise<null>((resolve) => { stop = () => resolve(null) })
+      const got = await Promise.race([work({ ...q, draftRows: draftOf && [first, first + count] }), stopped])
       clearTimeout(timer)
+      slow.value = false
+      if (!got) return
       const answer: ScreenModel = draftOf ? { ...draftOf, ...got, rows: draftOf.rows.toSpliced(first, got.rows.length, ...got.rows) } : got as ScreenModel
       // What came is unpacked in this frame and shown in the next.
       if (draftOf) await frame()
@@ -100,9 +104,18 @@ export function useScreen(ask: () => Question) {
     }
   }
 
+  /** Give up what is being worked out; the answer on the screen stays. The next change starts a new worker. */
+  function cancel(): void {
+    worker?.terminate()
+    worker = null
+    remote = null
+    next = null
+    stop()
+  }
+
   watch(ask, q => void run(q), { immediate: true })
   onScopeDispose(() => worker?.terminate())
   const answers = { screen, list, plate, inSight }
   provide(KEY, answers)
-  return { ...answers, slow }
+  return { ...answers, slow, cancel }
 }

@@ -42,7 +42,7 @@ const held = ref(false)
 const chosenId = ref<string | null>(null)
 /** Five distances about where the fish is, the fish's own in second place. */
 const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.scene.fishM))
-const { screen, plate, slow } = useScreen(() => ({
+const { screen, plate, slow, cancel } = useScreen(() => ({
   request: requestOf(store.scene, settings.units), depthsM: COLUMN_STOPS.map(f => f * reachM.value), side: store.scene.side, watcher: settings.watcher, selectedId: chosenId.value, stripM: stripM.value, draft: held.value,
 }))
 const { keep } = useKeeping(screen)
@@ -88,7 +88,7 @@ const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'Wha
     <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'xl:contents'">
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
         <TopBar v-if="!phone" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
-        <StatusLine :slow="slow" /><LurePicker ref="picker" />
+        <StatusLine :slow="slow" @cancel="cancel" /><LurePicker ref="picker" />
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => chosenId = id" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
         <TopBar v-if="phone" class="border-t-2" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />

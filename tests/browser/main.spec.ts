@@ -154,6 +154,28 @@ test('goes on without its server, keeps calls on the device and sends them later
   await expect(page.getByTestId('kept')).not.toContainText('On this device only', { timeout: 15_000 })
 })
 
+test('long work shows, can be stopped, and the next change starts afresh', async ({ page }) => {
+  await page.addInitScript(() => {
+    const [Plain, w] = [Worker, window as unknown as { delayMs: number, Worker: typeof Worker }]
+    w.delayMs = 0
+    w.Worker = class extends Plain {
+      override postMessage(message: unknown) { setTimeout(() => super.postMessage(message), w.delayMs) }
+    }
+  })
+  await page.setViewportSize(SIZES.desk)
+  await open(page)
+  const before = await firstCall(page).getAttribute('data-finish')
+  await page.evaluate('delayMs = 60000')
+  await page.locator('input[name=lure][value=popper]').check({ force: true })
+  await expect(page.getByRole('progressbar', { name: 'Working it out' })).toBeVisible()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('progressbar')).toBeHidden()
+  expect(await firstCall(page).getAttribute('data-finish')).toBe(before)
+  await page.evaluate('delayMs = 0')
+  await page.locator('input[name=lure][value=jerkbait]').check({ force: true })
+  await expect(firstCall(page)).toHaveAttribute('data-finish', /^jerkbait/)
+})
+
 test('says in plain words when the records are away', async ({ page, context }) => {
   await context.route('**/api/v1/health', r => r.fulfill({ status: 503, json: { status: 'database-away' } }))
   await context.route('**/api/v1/calls', r => r.fulfill({ status: 503, json: { errors: [] } }))
