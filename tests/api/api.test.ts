@@ -82,6 +82,17 @@ describe('kept calls', () => {
     const ranked = (recommend({ ...ASKED, limit: 60 }) as Answer).ranked.find(r => r.finish.id === 'jerkbait.bone')!.rank
     expect(kept.rank).toBe(ranked)
   })
+  it('stay with a device that has looked at them once, even when the answer to its first sending is lost', async () => {
+    const device = new Client(server.url)
+    await device.call('GET', '/calls')
+    const known = device.cookie
+    expect(known).not.toBe('')
+    const id = randomUUID()
+    await device.call('PUT', `/calls/${id}`, call())
+    device.cookie = known
+    expect((await device.call('PUT', `/calls/${id}`, call())).status).toBe(200)
+    expect((await device.call('GET', '/calls')).body).toHaveLength(1)
+  })
   it('belong to one angler: another sees, changes and removes nothing', async () => {
     const mine = new Client(server.url)
     const other = new Client(server.url)
