@@ -6,9 +6,6 @@ import type { Draft, ScreenAsk, ScreenModel } from '../workers/screen'
 /** The answer is said to be on its way when it takes longer than this, ms. */
 const SLOW_MS = 250
 
-/** The next frame has been drawn: not its beginning, or two parts would land in one frame after all. */
-const frame = () => new Promise<void>(resolve => requestAnimationFrame(() => setTimeout(resolve)))
-
 /** Time for rows of the list in one frame while a finger is on a control, ms; what does not fit waits for the next. */
 const ROWS_MS = 2
 
@@ -47,6 +44,17 @@ export function useScreen(ask: () => Question) {
   let busy = false
   let next: Question | null = null
   let stop = () => {}
+  let moved = false
+
+  /** The beginning of a frame in which the finger has not moved, or of the one after: what it drags and what follows it share no frame if they can help it. */
+  const frame = () => new Promise<void>((resolve) => {
+    const look = (again: boolean) => requestAnimationFrame(() => {
+      if (!moved || !again) resolve()
+      else look(false)
+      moved = false
+    })
+    look(true)
+  })
 
   async function work(q: ScreenAsk): Promise<ScreenModel | Draft> {
     if (!remote && !failed.value) {
@@ -113,7 +121,10 @@ export function useScreen(ask: () => Question) {
     stop()
   }
 
-  watch(ask, q => void run(q), { immediate: true })
+  watch(ask, (q) => {
+    moved = true
+    void run(q)
+  }, { immediate: true })
   onScopeDispose(() => worker?.terminate())
   const answers = { screen, list, plate, inSight }
   provide(KEY, answers)
