@@ -25,7 +25,8 @@ export interface Column {
   fish: ComputedRef<{ x: number, y: number, px: number, rad: number, labelX: number, labelY: number }>
   /** Top of the jars and the food, clear of what hangs in the water. */
   asideY: Readonly<Ref<number>>
-  /** Left edge of the cloud. */
+  /** How far the cloud comes in when it covers all, and its left edge now, px. */
+  cloudPx: ComputedRef<number>
   cloudX: ComputedRef<number>
   yOf: (depthM: number) => number
   /** Colour of the water at a depth, and the ink that reads on it. */
@@ -56,8 +57,9 @@ export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: R
   const pxPerM = computed(() => waterH.value / reachM.value)
   const lureX = computed(() => Math.round(width.value * 0.45))
 
+  const yOf = (m: number) => skyH.value + m * pxPerM.value
   /** Height of a thing that may hang below the picture: at its foot then. */
-  const yWithin = (m: number) => skyH.value + Math.min(m, reachM.value * 0.97) * pxPerM.value
+  const yWithin = (m: number) => yOf(Math.min(m, reachM.value * 0.97))
   const lureY = computed(() => yWithin(store.depthM))
   const disc = computed(() => {
     const y = yWithin(store.scene.visibilityM)
@@ -88,7 +90,8 @@ export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: R
     // They keep their place as long as it is free, so that they do not jump about under a drag.
     if (!free(asideY.value)) asideY.value = [highest, lowest, ...taken.flatMap(([t, b]) => [b, t - ASIDE.height])].find(free) ?? (lureY.value > (highest + lowest) / 2 ? highest : lowest)
   }, { immediate: true })
-  const cloudX = computed(() => width.value - 26 - store.scene.cloud * (width.value * 0.72 - 26))
+  const cloudPx = computed(() => width.value * 0.72 - 26)
+  const cloudX = computed(() => width.value - 26 - store.scene.cloud * cloudPx.value)
 
   function fit(): void {
     if (held.value || height.value < 50) return
@@ -108,9 +111,8 @@ export function provideColumn(width: Ref<number>, height: Ref<number>, reachM: R
     return settings.theme === 'night' ? redTone(nearest.colour, 120) : nearest.colour
   }
   const column: Column = {
-    width, height, skyH, bedH, waterH, reachM, pxPerM, lureX, lureY, disc, fish, asideY, cloudX, held, screen, stops: COLUMN_STOPS,
-    yOf: m => skyH.value + m * pxPerM.value,
-    colourAt,
+    width, height, skyH, bedH, waterH, reachM, pxPerM, lureX, lureY, disc, fish, asideY, cloudPx, cloudX, held, screen, stops: COLUMN_STOPS,
+    yOf, colourAt,
     inkAt: m => settings.theme === 'night' ? 'var(--ink)' : labelInk(colourAt(m)),
   }
   provide(KEY, column)

@@ -20,42 +20,36 @@ const middle = async (target: Locator) => {
 const optionOf = (page: Page, name: RegExp) => page.getByRole('option', { name })
 const labelOf = (page: Page, radio: Locator) => page.locator('label').filter({ has: radio })
 
-function mouse(page: Page): Hand {
+/** A hand that presses what it sees, in whichever way. */
+function pointing(page: Page, press: Hand['press'], pull: Hand['pull']): Hand {
   return {
-    press: t => t.click(),
-    pick: r => labelOf(page, r).click(),
+    press, pull,
+    pick: r => press(labelOf(page, r)),
     async choose(button, option) {
-      await button.click()
-      await optionOf(page, option).click()
-    },
-    async pull(handle, { dx = 0, dy = 0 }) {
-      const { x, y } = await middle(handle)
-      await page.mouse.move(x, y)
-      await page.mouse.down()
-      await page.mouse.move(x + dx, y + dy, { steps: 6 })
-      await page.mouse.up()
+      await press(button)
+      await press(optionOf(page, option))
     },
   }
 }
 
+const mouse = (page: Page): Hand => pointing(page, t => t.click(), async (handle, { dx = 0, dy = 0 }) => {
+  const { x, y } = await middle(handle)
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + dx, y + dy, { steps: 6 })
+  await page.mouse.up()
+})
+
 async function touch(page: Page): Promise<Hand> {
   const client = await page.context().newCDPSession(page)
-  return {
-    press: t => t.tap(),
-    pick: r => labelOf(page, r).tap(),
-    async choose(button, option) {
-      await button.tap()
-      await optionOf(page, option).tap()
-    },
-    async pull(handle, { dx = 0, dy = 0 }) {
-      const { x, y } = await middle(handle)
-      const finger = (k: number) => [{ x: x + dx * k, y: y + dy * k }]
-      await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: finger(0) })
-      // The finger comes to rest before it lifts, as one that sets a reading does; lifted on the move it would fling, and the next tap only stop that.
-      for (const k of [0.25, 0.6, 0.9, 1, 1, 1, 1]) await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(k) })
-      await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
-    },
-  }
+  return pointing(page, t => t.tap(), async (handle, { dx = 0, dy = 0 }) => {
+    const { x, y } = await middle(handle)
+    const finger = (k: number) => [{ x: x + dx * k, y: y + dy * k }]
+    await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: finger(0) })
+    // The finger comes to rest before it lifts, as one that sets a reading does; lifted on the move it would fling, and the next tap only stop that.
+    for (const k of [0.25, 0.6, 0.9, 1, 1, 1, 1]) await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(k) })
+    await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+  })
 }
 
 /** Tab until the focus is where it is wanted: everything has to be reachable. */

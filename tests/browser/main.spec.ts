@@ -4,7 +4,7 @@ import { SIZES, THEMES, clean, firstCall, nothingClipped, nothingOverlaps, open,
 
 for (const [size, viewport] of Object.entries(SIZES)) {
   test.describe(`on a ${size}`, () => {
-    test.use({ viewport, hasTouch: true })
+    test.use({ viewport, hasTouch: true, isMobile: size === 'phone' })
 
     for (const theme of THEMES) {
       for (const hand of HANDS) {
@@ -61,6 +61,33 @@ for (const [size, viewport] of Object.entries(SIZES)) {
         })
       }
     }
+
+    test('single keys do what the keyboard map says', async ({ page }) => {
+      await open(page)
+      const before = await valueOf(page, /disc vanishes/)
+      await slider(page, /disc vanishes/).focus()
+      for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowUp')
+      expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(before - 0.4, 1)
+      await slider(page, /Distance of the/).focus()
+      await page.keyboard.press('ArrowDown')
+      await expect(slider(page, /Distance of the/)).toHaveAttribute('aria-valuetext', /below/)
+      const cloud = await valueOf(page, 'Cloud cover')
+      await slider(page, 'Cloud cover').focus()
+      await page.keyboard.press('Home')
+      expect(await valueOf(page, 'Cloud cover')).toBe(0)
+      await page.keyboard.press('z')
+      expect(await valueOf(page, 'Cloud cover')).toBe(cloud)
+      const chosen = page.locator('[data-testid=call][aria-pressed=true]')
+      const first = await chosen.getAttribute('data-finish')
+      await page.keyboard.press('n')
+      await expect(chosen).not.toHaveAttribute('data-finish', first!)
+      await expect(chosen).toHaveCount(1)
+      await page.keyboard.press('t')
+      await expect(page.getByRole('status').filter({ hasText: 'Kept' }).first()).toBeVisible()
+      await page.getByRole('button', { name: 'Take back' }).first().click()
+      await page.keyboard.press('h')
+      await expect(page.getByText('Nothing kept yet.')).toBeVisible()
+    })
 
     for (const theme of THEMES) {
       test(`axe finds nothing and nothing is cut off, ${theme}`, async ({ page }) => {

@@ -52,8 +52,8 @@ async function dragFor(page: Page, name: RegExp): Promise<number> {
 
 /** Drag clarity and depth for three seconds each with the processor slowed four times, and look at the frames. */
 export async function benchDrag(): Promise<void> {
-  const server = await startServer()
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
+  const server = await startServer()
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(server.url)

@@ -6,10 +6,9 @@ import DragHandle from '../common/DragHandle.vue'
 
 /** A bank of cloud pulled in from the right. */
 const store = useSceneStore()
-const { width, skyH, cloudX: left } = useColumn()
+const { width, skyH, cloudPx, cloudX: left } = useColumn()
 const cloud = computed(() => store.scene.cloud)
 const y = computed(() => Math.round(skyH.value * 0.63))
-const span = computed(() => width.value * 0.72)
 /** Lobes of even breadth along a flat base. */
 const shape = computed(() => {
   const base = y.value + 18
@@ -29,7 +28,7 @@ const text = computed(() => store.scene.rain ? 'Rain' : `Cloud ${Math.round(clou
     <path v-if="store.scene.rain" :d="Array.from({ length: 14 }, (_, i) => `M${left + 8 + i * 24} ${y + 22}l-5 16`).join('')" stroke="var(--ink)" stroke-width="1.2" />
   </svg>
   <DragHandle
-    label="Cloud cover" :value="cloud" :min="0" :max="1" :step="0.05" :text="text" :x="left" :y="y + 2" :w="44" :h="44" grows="left" :move="(dx, _dy, from) => from - dx / (span - 26)"
+    label="Cloud cover" :value="cloud" :min="0" :max="1" :step="0.05" :text="text" :x="left" :y="y + 2" :w="44" :h="44" grows="left" :move="(dx, _dy, from) => from - dx / cloudPx"
     @change="v => store.set({ cloud: Math.round(v * 100) / 100 })"
   >
     <span class="flex h-8 w-6 items-center justify-center border border-ink bg-[var(--sky2)] text-[11px] text-ink" aria-hidden="true">‹ ›</span>

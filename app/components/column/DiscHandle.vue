@@ -15,10 +15,9 @@ const settings = useSettingsStore()
 const c = useColumn()
 const { length, lengthText } = useUnits()
 const v = computed(() => store.scene.visibilityM)
-const shownM = computed(() => Math.min(v.value, c.reachM.value * 0.97))
 const disc = c.disc
 const word = computed(() => c.screen.value?.clarity ?? '')
-const ink = computed(() => c.inkAt(shownM.value))
+const ink = computed(() => c.inkAt(v.value))
 </script>
 
 <template>
