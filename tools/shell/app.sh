@@ -18,9 +18,11 @@ app_port_must_be_free() {
 app_start() {
   NUXT_SESSION_PASSWORD="$(secret session)"; export NUXT_SESSION_PASSWORD
   NITRO_HOST="$APP_HOST" NITRO_PORT="$APP_PORT" PORT="$APP_PORT" setsid nohup node "$ROOT/$APP_WORD" > "$STATE/app.log" 2>&1 < /dev/null &
-  echo $! > "$APP_PID"
+  local pid=$!
+  echo "$pid" > "$APP_PID"
   for _ in $(seq 1 150); do
-    app_running || { tail -n 30 "$STATE/app.log" >&2; fail "The app stopped while starting; its log is $STATE/app.log"; }
+    # By its number alone: in its first moment the new process does not bear its own name yet.
+    kill -0 "$pid" 2>/dev/null || { tail -n 30 "$STATE/app.log" >&2; fail "The app stopped while starting; its log is $STATE/app.log"; }
     if node -e "fetch('http://$APP_HOST:$APP_PORT/api/v1/health').then(r => process.exit(r.ok ? 0 : 1), () => process.exit(1))"; then
       say "Piscator is on http://$APP_HOST:$APP_PORT   (./run stop ends it)"
       return
