@@ -1,23 +1,18 @@
+import prettier from 'eslint-config-prettier'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
+/**
+ * Layout is the formatter's (`npm run format`); the linter holds what it cannot break: lines of at most 120 columns.
+ */
 export default withNuxt(
   { ignores: ['core/data/lightTable.ts', '.output/**', '.nuxt/**', 'test-results/**'] },
   {
     rules: {
-      '@stylistic/max-statements-per-line': 'off',
-      '@stylistic/member-delimiter-style': 'off',
-      '@stylistic/quote-props': ['error', 'consistent-as-needed'],
-      '@stylistic/no-mixed-operators': 'off',
-      '@stylistic/operator-linebreak': ['error', 'before', { overrides: { '=': 'after' } }],
-      'vue/max-attributes-per-line': 'off',
-      'vue/singleline-html-element-content-newline': 'off',
-      'vue/multiline-html-element-content-newline': 'off',
-      'vue/first-attribute-linebreak': 'off',
-      'vue/html-closing-bracket-newline': 'off',
       'vue/multi-word-component-names': 'off',
       'vue/require-default-prop': 'off',
-      'vue/html-self-closing': 'off',
       '@typescript-eslint/unified-signatures': 'off',
     },
   },
+  prettier,
+  { rules: { 'max-len': ['error', { code: 120, tabWidth: 2 }] } },
 )

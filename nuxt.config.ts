@@ -1,8 +1,9 @@
 import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
+import { buildRankingWorker } from './tools/build/rankingWorker'
 
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', 'nuxt-auth-utils', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
   // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
   ssr: false,
   components: { dirs: [{ path: '~/components', pathPrefix: false }] },
@@ -10,10 +11,14 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   app: {
     head: {
-      title: 'Piscator', htmlAttrs: { lang: 'en' },
+      title: 'Piscator',
+      htmlAttrs: { lang: 'en' },
       meta: [
         { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
-        { name: 'description', content: 'Which lure colour and finish to tie on, from the water, the light and the fish.' },
+        {
+          name: 'description',
+          content: 'Which lure colour and finish to tie on, from the water, the light and the fish.',
+        },
       ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
@@ -21,7 +26,7 @@ export default defineNuxtConfig({
   css: ['~/assets/main.css'],
   runtimeConfig: {
     databaseUrl: '',
-    session: { password: '', maxAge: 60 * 60 * 24 * 400, cookie: { sameSite: 'lax' } },
+    session: { password: '' },
     public: { version: pkg.version },
   },
   sourcemap: false,
@@ -30,9 +35,29 @@ export default defineNuxtConfig({
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },
-    optimizeDeps: { include: ['suncalc', 'luxon', 'comlink', '@headlessui/vue', '@vueuse/core', 'echarts/core', 'echarts/charts', 'echarts/components', 'echarts/renderers'] },
+    optimizeDeps: {
+      include: [
+        'suncalc',
+        'luxon',
+        'comlink',
+        '@headlessui/vue',
+        '@vueuse/core',
+        'echarts/core',
+        'echarts/charts',
+        'echarts/components',
+        'echarts/renderers',
+      ],
+    },
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  hooks: {
+    'nitro:init': nitro => {
+      // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
+      const { rootDir, dev, output, buildDir } = nitro.options
+      const build = () => buildRankingWorker(rootDir, dev ? buildDir : output.serverDir)
+      nitro.hooks.hook('compiled', build)
+    },
+  },
   telemetry: false,
-  eslint: { config: { stylistic: { indent: 2, quotes: 'single', semi: false, braceStyle: 'stroustrup' } } },
+  eslint: { config: { stylistic: false } },
 })

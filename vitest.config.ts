@@ -1,10 +1,45 @@
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+
+/** The app's own folder, as Nuxt names it. */
+const alias = { '~': fileURLToPath(new URL('./app', import.meta.url)) }
+/** Far more than any test takes alone: a loaded machine is no fault of the code. */
+const testTimeout = 30_000
 
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts', 'tools/**/*.test.ts', 'tests/{reference,architecture,cases}/**/*.test.ts'] } },
-      { test: { name: 'api', include: ['tests/api/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
+      {
+        resolve: { alias },
+        test: {
+          name: 'unit',
+          testTimeout,
+          include: [
+            '{core,shared,app,server,tools}/**/*.test.ts',
+            'tests/{reference,architecture,cases,golden}/**/*.test.ts',
+          ],
+          exclude: ['**/*.service.test.ts', '**/node_modules/**'],
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'service',
+          testTimeout,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+          include: ['server/**/*.service.test.ts'],
+        },
+      },
+      {
+        test: {
+          name: 'api',
+          include: ['tests/api/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout,
+          hookTimeout: 60_000,
+        },
+      },
     ],
   },
 })

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { provideUseId } from '@headlessui/vue'
 import { useId, watchEffect } from 'vue'
-import { useSettingsStore } from './stores/settings'
+import { useSettingsStore } from '~/settings/store'
 
 provideUseId(() => useId())
 const settings = useSettingsStore()
-watchEffect(() => { document.documentElement.dataset.theme = settings.theme })
+watchEffect(() => {
+  document.documentElement.dataset.theme = settings.theme
+})
 </script>
 
 <template>

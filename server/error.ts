@@ -1,20 +1,60 @@
 import type { NitroErrorHandler } from 'nitropack'
+import { databaseFault } from '#server/db/faults'
+import { TooBusyError } from '#server/ranking/pool'
+import { allowedAt } from '#server/utils/allowed'
+import { errorWords, useLog } from '#server/utils/log'
+import type { Fault } from '#shared/faults'
 
-/** What a client is told of an error: our own faults as they are, anything else as a plain sentence. No stack, no message of a library. */
-const handler: NitroErrorHandler = (error, event) => {
-  const status = error.statusCode >= 400 && error.statusCode < 600 ? error.statusCode : 500
-  const data = error.data as { errors?: unknown } | undefined
-  if (status >= 500 && !data?.errors) console.error(error.cause ?? error)
-  const body = data?.errors ? { errors: data.errors } : { errors: [{ path: '', code: String(status), message: plain(status) }] }
-  event.node.res.statusCode = status
-  event.node.res.setHeader('content-type', 'application/json; charset=utf-8')
-  event.node.res.end(JSON.stringify(body))
+/** What goes out: a status, the faults, and when to come again. */
+interface Reply {
+  status: number
+  errors: Fault[]
+  retryAfterS?: number
 }
 
-function plain(status: number): string {
-  if (status === 404) return 'There is nothing at this address.'
-  if (status === 405) return 'This address does not take that kind of request.'
-  return status >= 500 ? 'Something went wrong on our side. What you typed is still on your screen; try again.' : 'The request could not be read.'
+const PLAIN: Readonly<Record<number, string>> = {
+  404: 'There is nothing at this address.',
+  405: 'This address does not take that kind of request.',
+}
+const SERVER = 'Something went wrong on our side. What you typed is still on your screen; try again.'
+const CLIENT = 'The request could not be read.'
+const BUSY = 'Too many rankings are being worked out just now. Try again in a moment.'
+
+const single = (status: number, code: string, message: string): Reply => ({
+  status,
+  errors: [{ path: '', code, message }],
+})
+
+/**
+ * What a client is told of an error: our own faults as they are, the database's by their code, anything else as a
+ * plain sentence.
+ */
+export function replyTo(error: { statusCode: number; data?: unknown; cause?: unknown }): Reply {
+  const { errors } = (error.data ?? {}) as { errors?: Fault[] }
+  if (errors) return { status: error.statusCode, errors }
+  if (error.cause instanceof TooBusyError) return { ...single(503, 'busy', BUSY), retryAfterS: 1 }
+  const fault = databaseFault(error.cause)
+  if (fault) {
+    const reply = single(fault.status, fault.code, fault.message)
+    return fault.retryAfterS ? { ...reply, retryAfterS: fault.retryAfterS } : reply
+  }
+  const status = error.statusCode >= 400 && error.statusCode < 600 ? error.statusCode : 500
+  return single(status, String(status), PLAIN[status] ?? (status >= 500 ? SERVER : CLIENT))
+}
+
+/** No stack and no message of a library ever leaves the server. */
+const handler: NitroErrorHandler = (error, event) => {
+  const reply = replyTo(error)
+  const log = useLog()
+  const { requestId } = event.context as { requestId?: string }
+  const what = { id: requestId, status: reply.status, codes: reply.errors.map(e => e.code) }
+  if (reply.status >= 500) log.error({ ...what, ...errorWords(error.cause ?? error) })
+  const { res } = event.node
+  res.statusCode = reply.status
+  if (reply.retryAfterS) res.setHeader('retry-after', String(reply.retryAfterS))
+  if (reply.status === 405) res.setHeader('allow', allowedAt(event.path).join(', '))
+  res.setHeader('content-type', 'application/json; charset=utf-8')
+  res.end(JSON.stringify({ errors: reply.errors }))
 }
 
 export default handler

@@ -1,8 +1,14 @@
+import Ajv from 'ajv/dist/2019.js'
+import addFormats from 'ajv-formats'
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { recommend } from '#core/ranking/recommend'
 import { check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
-import { callSchema } from '#shared/schema/call'
+import { answerSchema } from '#shared/schema/answer'
+import { callSchema, idSchema } from '#shared/schema/call'
 import { requestSchema } from '#shared/schema/request'
+import { GOLDEN } from '../tests/golden/requests'
 
 const GOOD = { lure: 'jerkbait', water: { visibilityM: 2, tint: 'tea' }, light: { sky: 'clear', sunElevationDeg: 40 } }
 const faults = (input: unknown) => {
@@ -16,52 +22,154 @@ describe('what may be asked', () => {
     expect(r.ok && r.value).toEqual(GOOD)
   })
   it('gives one entry per fault, with the path and words for an angler, and nothing of what was sent', () => {
-    const list = faults({ lure: 'sekret-lure', water: { visibilityM: 99, tint: 'tea', temperatureC: '12' }, light: { sky: 'clear' }, depthM: Number.NaN, sekret: 1 })
-    expect(list.map(f => f.path).sort()).toEqual(['', 'depthM', 'light', 'lure', 'water.temperatureC', 'water.visibilityM'])
+    const list = faults({
+      lure: 'sekret-lure',
+      water: { visibilityM: 99, tint: 'tea', temperatureC: '12' },
+      light: { sky: 'clear' },
+      depthM: Number.NaN,
+      sekret: 1,
+    })
+    expect(list.map(f => f.path).sort()).toEqual([
+      '',
+      'depthM',
+      'light',
+      'lure',
+      'water.temperatureC',
+      'water.visibilityM',
+    ])
     for (const f of list) expect(f.message).toMatch(/^[A-Z].*\.$/)
     expect(JSON.stringify(list)).not.toMatch(/sekret|99|"12"/)
   })
   it('needs the sun or a time and place', () => {
     expect(faults({ ...GOOD, light: { sky: 'clear' } })[0]!.message).toContain('time and place')
-    expect(faults({ ...GOOD, light: { sky: 'clear', at: { time: '2026-04-12T10:40:00Z', latitude: 34, longitude: -88 } } })).toEqual([])
-    expect(faults({ ...GOOD, light: { sky: 'clear', at: { time: 'noonish', latitude: 34, longitude: -88 } } })[0]!.path).toBe('light.at.time')
+    expect(
+      faults({ ...GOOD, light: { sky: 'clear', at: { time: '2026-04-12T10:40:00Z', latitude: 34, longitude: -88 } } }),
+    ).toEqual([])
+    expect(
+      faults({ ...GOOD, light: { sky: 'clear', at: { time: 'noonish', latitude: 34, longitude: -88 } } })[0]!.path,
+    ).toBe('light.at.time')
   })
-  it.each([[null], [undefined], ['x'], [7], [[]]])('refuses %j', input => expect(check(requestSchema, input).ok).toBe(false))
+  it.each([[null], [undefined], ['x'], [7], [[]]])('refuses %j', input =>
+    expect(check(requestSchema, input).ok).toBe(false),
+  )
   it('refuses numbers written as text and things named twice', () => {
     expect(faults({ ...GOOD, limit: '5' })[0]!.path).toBe('limit')
     expect(faults({ ...GOOD, clues: ['birds', 'birds'] })).toHaveLength(1)
     expect(faults({ ...GOOD, limit: 2.5 })).toHaveLength(1)
   })
   it('names fields of a kept call as in the request', () => {
-    const r = check(callSchema, { asked: { ...GOOD, depthM: -1 }, tiedOn: 'jerkbait.bone', keptAt: '2026-04-12T10:40:00Z' })
-    expect(!r.ok && r.faults).toEqual([{ path: 'asked.depthM', code: 'number.min', message: 'Running depth cannot be less than 0 m.' }])
+    const r = check(callSchema, {
+      asked: { ...GOOD, depthM: -1 },
+      tiedOn: 'jerkbait.bone',
+      keptAt: '2026-04-12T10:40:00Z',
+    })
+    expect(!r.ok && r.faults).toEqual([
+      { path: 'asked.depthM', code: 'number.min', message: 'Running depth cannot be less than 0 m.' },
+    ])
   })
 })
 
-interface Described { type: string, flags?: { presence?: string, only?: boolean }, keys?: Record<string, Described>, items?: Described[], allow?: unknown[], rules?: { name: string, args?: { limit?: number } }[] }
-interface Schema { type?: string, enum?: string[], properties?: Record<string, Schema>, required?: string[], items?: Schema, minimum?: number, maximum?: number, additionalProperties?: boolean }
+const ajv = new Ajv({ strict: false, allErrors: true })
+addFormats(ajv)
 
 describe('the OpenAPI description', () => {
   const doc = openApi('9.9.9')
-  function same(joi: Described, api: Schema, path: string): void {
-    if (joi.type === 'object') {
-      expect(Object.keys(api.properties ?? {}).sort(), path).toEqual(Object.keys(joi.keys ?? {}).sort())
-      expect([...(api.required ?? [])].sort(), path).toEqual(Object.entries(joi.keys ?? {}).filter(([, k]) => k.flags?.presence === 'required').map(([k]) => k).sort())
-      expect(api.additionalProperties, path).toBe(false)
-      for (const [key, value] of Object.entries(joi.keys ?? {})) same(value, api.properties![key]!, `${path}.${key}`)
+  ajv.addSchema(doc as object, 'doc')
+  const described = (name: string) => ajv.compile({ $ref: `doc#/components/schemas/${name}` })
+  const request = described('Request')
+
+  it('says of a request what the server checks: each takes what the other takes', () => {
+    const junk = fc.oneof(
+      fc.constantFrom(null, true, 'tea', '', 0, -1, 1e9, 0.5, [], {}, ['birds', 'birds'], 'clear', '2026-05-10'),
+      fc.constantFrom('2026-05-10T10:00:00Z', '2026-05-10T10:00:00', '0000-01-01T00:00:00Z', '2026-05-10T10:00-04:00'),
+    )
+    const paths = [
+      'lure species school season clues depthM background fishM fishedThrough bitesRefused limit units' +
+        ' forage water light x',
+      'water.visibilityM water.tint water.temperatureC water.trend water.salinity water.pressure water.prey water.x',
+      'light.sky light.cloud light.sunElevationDeg light.wind light.canopy light.moon light.lamps light.at light.x',
+      'light.at.time light.at.latitude light.at.longitude light.at.x',
+    ].flatMap(line => line.split(' '))
+    const withAt = {
+      ...GOOD,
+      light: { ...GOOD.light, at: { time: '2026-04-12T10:40:00Z', latitude: 34, longitude: -88 } },
     }
-    else if (joi.type === 'array') same(joi.items![0]!, api.items!, `${path}[]`)
-    else if (joi.type === 'number') {
-      const limit = (name: string) => joi.rules?.find(r => r.name === name)?.args?.limit
-      expect([api.minimum, api.maximum], path).toEqual([limit('min'), limit('max')])
+    const put = (path: string, value: unknown): unknown => {
+      const copy = structuredClone(withAt) as Record<string, unknown>
+      const keys = path.split('.')
+      const last = keys.pop()!
+      const at = keys.reduce((o, k) => o[k] as Record<string, unknown>, copy)
+      at[last] = value
+      // As JSON carries it: what is undefined is not there.
+      return JSON.parse(JSON.stringify(copy)) as unknown
     }
-    else if (joi.flags?.only) expect(api.enum, path).toEqual(joi.allow)
-  }
-  it('says of a request just what the server checks', () => {
-    same(requestSchema.describe() as unknown as Described, doc.components.schemas.Request as Schema, 'request')
+    let refused = 0
+    fc.assert(
+      fc.property(fc.constantFrom(...paths), fc.option(junk, { nil: undefined }), (path, value) => {
+        const input = put(path, value)
+        const taken = check(requestSchema, input).ok
+        if (!taken) refused++
+        expect(request(input), `${path} = ${JSON.stringify(value)}`).toBe(taken)
+      }),
+      { numRuns: 600, seed: 5 },
+    )
+    expect(refused).toBeGreaterThan(300)
   })
+  it('names units and defaults', () => {
+    const { properties } = doc.components.schemas.Request as { properties: Record<string, { description?: string }> }
+    expect(properties.species!.description).toBe('largemouth-bass when absent')
+    expect(properties.depthM!.description).toMatch(/metres/)
+  })
+  it.each(Object.entries(GOLDEN))('describes the whole answer to %s', (_, asked) => {
+    const answer: unknown = JSON.parse(JSON.stringify(recommend(asked)))
+    const valid = described('Answer')
+    valid(answer)
+    expect(valid.errors ?? []).toEqual([])
+    expect(check(answerSchema, answer)).toMatchObject({ ok: true })
+  })
+  it('would notice an answer that is not as described', () => {
+    const answer = JSON.parse(JSON.stringify(recommend(GOOD as never))) as { ranked: { score: unknown }[] }
+    answer.ranked[0]!.score = 'high'
+    expect(described('Answer')(answer)).toBe(false)
+  })
+  it('describes a kept call and its id', () => {
+    const call = { asked: GOOD, tiedOn: 'jerkbait.bone', keptAt: '2026-04-12T10:40:00Z', waterId: null }
+    const valid = described('Call')
+    for (const [change, ok] of [
+      [{}, true],
+      [{ waterId: '018f0000-0000-4000-8000-000000000002' }, true],
+      [{ waterId: '{018f0000-0000-4000-8000-000000000002}' }, false],
+      [{ tiedOn: 'jerkbait' }, false],
+      [{ tiedOn: `jerkbait.${'x'.repeat(80)}` }, false],
+      [{ keptAt: '2026-04-12' }, false],
+      [{ asked: undefined }, false],
+    ] as const) {
+      const input = JSON.parse(JSON.stringify({ ...call, ...change })) as unknown
+      expect([valid(input), check(callSchema, input).ok], JSON.stringify(change)).toEqual([ok, ok])
+    }
+  })
+  it.each([
+    ['018f0000-0000-7000-8000-000000000002', true],
+    ['018F0000-0000-4000-8000-00000000000A', true],
+    ['018f0000-0000-1000-8000-000000000002', false],
+    ['018f0000000040008000000000000002', false],
+    ['urn:uuid:018f0000-0000-4000-8000-000000000002', false],
+    ['(018f0000-0000-4000-8000-000000000002)', false],
+    ['', false],
+  ])('takes %s for an id: %s', (id, ok) => expect(check(idSchema, id).ok).toBe(ok))
   it('describes every address', () => {
-    expect(Object.keys(doc.paths).sort()).toEqual(['/calls', '/calls/{id}', '/health', '/openapi.json', '/recommendations', '/waters'])
+    expect(Object.keys(doc.paths).sort()).toEqual([
+      '/calls',
+      '/calls/{id}',
+      '/health',
+      '/health/ready',
+      '/openapi.json',
+      '/recommendations',
+      '/recover',
+      '/recovery-code',
+      '/sign-out',
+      '/waters',
+    ])
     expect(doc.openapi).toMatch(/^3\.1/)
   })
 })

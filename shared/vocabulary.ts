@@ -1,47 +1,39 @@
-import { SCHOOL_IDS } from '#core/conditions/schools'
-import { PRESSURES, SALINITIES, TRENDS, UNIT_SYSTEMS } from '#core/conditions/request'
-import { SPECIES } from '#core/eye/species'
-import { FAMILIES } from '#core/finish/families'
-import { FORAGE_KINDS } from '#core/finish/forage'
-import { LURE_IDS } from '#core/finish/lures'
-import { PHASES } from '#core/season/phase'
-import { CLUES } from '#core/season/prey'
-import { BACKGROUNDS } from '#core/sight/backgrounds'
-import { CANOPIES, SKIES, WINDS } from '#core/sky/conditions'
-import { TINTS } from '#core/water/tints'
+import { REQUEST } from '#core/request/request'
 
-const keys = <T extends object>(o: T) => Object.keys(o) as (keyof T & string)[]
+const { fields } = REQUEST
+const water = fields.water.fields
+const light = fields.light.fields
+const place = light.at.fields
 
-/** The contract's words, read off the records that give them meaning. */
+/** The contract's words, read off the fields of the request. */
 export const VOCABULARY = {
-  lure: LURE_IDS,
-  species: keys(SPECIES),
-  school: ['balanced', ...SCHOOL_IDS] as const,
-  tint: keys(TINTS),
-  salinity: SALINITIES,
-  pressure: PRESSURES,
-  trend: TRENDS,
-  sky: keys(SKIES),
-  wind: keys(WINDS),
-  canopy: keys(CANOPIES),
-  season: PHASES,
-  forage: FORAGE_KINDS,
-  clue: keys(CLUES),
-  background: keys(BACKGROUNDS),
-  family: FAMILIES,
-  units: UNIT_SYSTEMS,
+  lure: fields.lure.words,
+  species: fields.species.words,
+  school: fields.school.words,
+  tint: water.tint.words,
+  salinity: water.salinity.words,
+  pressure: water.pressure.words,
+  trend: water.trend.words,
+  sky: light.sky.words,
+  wind: light.wind.words,
+  canopy: light.canopy.words,
+  season: fields.season.words,
+  forage: water.prey.of.words,
+  clue: fields.clues.of.words,
+  background: fields.background.words,
+  family: fields.fishedThrough.of.words,
+  units: fields.units.words,
 } as const
 
 /** Ranges of the contract's numbers, both ends allowed. */
 export const LIMITS = {
-  visibilityM: [0.05, 30],
-  temperatureC: [-1, 40],
-  sunElevationDeg: [-90, 90],
-  latitude: [-90, 90],
-  longitude: [-180, 180],
-  share: [0, 1],
-  depthM: [0, 60],
-  fishM: [0.1, 30],
-  limit: [1, 60],
-} as const satisfies Record<string, readonly [number, number]>
-export type LimitName = keyof typeof LIMITS
+  visibilityM: water.visibilityM.range,
+  temperatureC: water.temperatureC.range,
+  sunElevationDeg: light.sunElevationDeg.range,
+  latitude: place.latitude.range,
+  longitude: place.longitude.range,
+  share: light.cloud.range,
+  depthM: fields.depthM.range,
+  fishM: fields.fishM.range,
+  limit: fields.limit.range,
+} as const

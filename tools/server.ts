@@ -3,7 +3,11 @@ import { once } from 'node:events'
 import { createServer } from 'node:net'
 
 /** A production server of its own, for tests and benchmarks that start, stop and kill it. */
-export interface Server { url: string, kill: (signal?: NodeJS.Signals) => Promise<void>, process: ChildProcess }
+export interface Server {
+  url: string
+  kill: (signal?: NodeJS.Signals) => Promise<void>
+  process: ChildProcess
+}
 
 export async function freePort(): Promise<number> {
   const s = createServer().listen(0, '127.0.0.1')
@@ -14,18 +18,33 @@ export async function freePort(): Promise<number> {
   return port
 }
 
-/** Start the built server and wait until it answers. Without a session secret in the environment it gets a throw-away one. */
+/**
+ * Start the built server and wait until it answers. Without a session secret in the environment it gets a throw-away
+ * one.
+ */
 export async function startServer(port?: number): Promise<Server> {
-  const on = port ?? await freePort()
-  const env = { NUXT_SESSION_PASSWORD: 'throw-away-throw-away-throw-away-throw-away', ...process.env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(on) }
+  const on = port ?? (await freePort())
+  const env = {
+    NUXT_SESSION_PASSWORD: 'throw-away-throw-away-throw-away-throw-away',
+    ...process.env,
+    NITRO_HOST: '127.0.0.1',
+    NITRO_PORT: String(on),
+  }
   const child = spawn('node', ['.output/server/index.mjs'], { env, stdio: 'ignore' })
   const url = `http://127.0.0.1:${on}`
   for (let i = 0; i < 150; i++) {
-    if (await fetch(`${url}/api/v1/openapi.json`).then(r => r.ok, () => false)) break
+    if (
+      await fetch(`${url}/api/v1/openapi.json`).then(
+        r => r.ok,
+        () => false,
+      )
+    )
+      break
     await new Promise(r => setTimeout(r, 100))
   }
   return {
-    url, process: child,
+    url,
+    process: child,
     async kill(signal = 'SIGTERM') {
       if (child.exitCode !== null || child.signalCode !== null) return
       child.kill(signal)

@@ -1,6 +1,6 @@
 /**
- * Everything CI checks, one after the other, all of it even where something fails: types, lint, unit, API and browser tests.
- * Ends with a plain line of counts. A check that is not a test runner counts as one.
+ * Everything CI checks, one after the other, all of it even where something fails: types, lint, unit, API and browser
+ * tests. Ends with a plain line of counts. A check that is not a test runner counts as one.
  */
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
@@ -33,53 +33,82 @@ function vitest(project, env) {
   if (only.length && !only.includes(project)) return
   const file = `test-results/${project}.json`
   rmSync(file, { force: true })
-  const status = run(project, bin('vitest'), ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`], env)
+  const status = run(
+    project,
+    bin('vitest'),
+    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
+    env,
+  )
   count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
 }
-const freePort = () => new Promise((resolve) => {
-  const s = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = s.address()
-    s.close(() => resolve(port))
+const freePort = () =>
+  new Promise(resolve => {
+    const s = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = s.address()
+      s.close(() => resolve(port))
+    })
   })
-})
 
 mkdirSync('test-results', { recursive: true })
-// What is found without an import is written down by prepare: afresh, or names added since the last install would be missing.
-check('types', [[bin('nuxt'), 'prepare'], [bin('tsc'), '-p', 'core'], [bin('tsc'), '-p', 'tools'], [bin('vue-tsc'), '-b', '--noEmit']])
+// What is found without an import is written down by prepare: afresh, or names added since the last install would be
+// missing.
+check('types', [
+  [bin('nuxt'), 'prepare'],
+  [bin('tsc'), '-p', 'core'],
+  [bin('tsc'), '-p', 'tools'],
+  [bin('vue-tsc'), '-b', '--noEmit'],
+])
 check('lint', [[bin('eslint'), '.']])
 vitest('unit')
 
-const needsServer = !only.length || only.some(o => ['api', 'browser'].includes(o))
+const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))
 if (needsServer) {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })
-  const url = started.stdout.match(/postgres:\/\/\S+/)?.[0]
-  if (started.status !== 0 || !url) {
-    console.error('The tests\' database did not start.')
+  const urls = Object.fromEntries([...started.stdout.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1], m[2]]))
+  if (started.status !== 0 || !urls.NUXT_DATABASE_URL) {
+    console.error("The tests' database did not start.")
     failed++
-  }
-  else {
-    const env = { NUXT_DATABASE_URL: url, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
+  } else {
+    const env = { ...urls, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
     try {
-      if (run('test database', bin('tsx'), ['tools/db/migrate.ts'], env) || run('test data', bin('tsx'), ['tools/db/demoData.ts'], env)) failed++
+      if (
+        run('test database', bin('tsx'), ['tools/db/migrate.ts'], env) ||
+        run('test data', bin('tsx'), ['tools/db/demoData.ts'], env)
+      )
+        failed++
+      vitest('service', env)
       vitest('api', env)
       if (!only.length || only.includes('browser')) {
         const port = await freePort()
-        const server = spawn('node', ['.output/server/index.mjs'], { env: { ...process.env, ...env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) }, stdio: ['ignore', 'ignore', 'inherit'] })
+        const server = spawn('node', ['.output/server/index.mjs'], {
+          env: { ...process.env, ...env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },
+          stdio: ['ignore', 'ignore', 'inherit'],
+        })
         try {
           for (let i = 0; i < 100; i++) {
-            if (await fetch(`http://127.0.0.1:${port}/api/v1/health`).then(r => r.ok, () => false)) break
+            if (
+              await fetch(`http://127.0.0.1:${port}/api/v1/health`).then(
+                r => r.ok,
+                () => false,
+              )
+            )
+              break
             await new Promise(r => setTimeout(r, 100))
           }
           rmSync('test-results/browser.json', { force: true })
-          const status = run('browser', bin('playwright'), ['test'], { ...env, PISCATOR_URL: `http://127.0.0.1:${port}` })
-          count(status, 'test-results/browser.json', r => ({ passed: r.stats.expected + r.stats.flaky, failed: r.stats.unexpected }))
-        }
-        finally {
+          const status = run('browser', bin('playwright'), ['test'], {
+            ...env,
+            PISCATOR_URL: `http://127.0.0.1:${port}`,
+          })
+          count(status, 'test-results/browser.json', r => ({
+            passed: r.stats.expected + r.stats.flaky,
+            failed: r.stats.unexpected,
+          }))
+        } finally {
           server.kill()
         }
       }
-    }
-    finally {
+    } finally {
       spawnSync('bash', ['./run', 'pg-test', 'stop'], { stdio: 'inherit' })
     }
   }

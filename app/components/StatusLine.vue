@@ -1,23 +1,45 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useCallsStore } from '../stores/calls'
+import { useCallsStore } from '~/kept/store'
 
 /** Plain words when something is away; nothing at all when all is well. */
-defineProps<{ slow: boolean }>()
+const props = defineProps<{ slow: boolean; failed: boolean }>()
 defineEmits<{ cancel: [] }>()
 const calls = useCallsStore()
+const waits = computed(() => {
+  const n = calls.toSend.filter(w => w.kind === 'keep').length
+  if (!n) return 'Calls you keep stay on this device until then.'
+  return n === 1
+    ? 'One call waits on this device and will be sent.'
+    : `${n} calls wait on this device and will be sent.`
+})
+const AWAY = {
+  'database-away': 'Your records cannot be reached just now.',
+  'server-away': "Piscator's server does not answer.",
+} as const
+const refusal = computed(() => {
+  const [first] = calls.refused
+  return first
+    ? `The server would not keep “${first.tiedOn.name}”. It is still on this device: look under Kept to mend it.`
+    : null
+})
 const words = computed(() => {
-  const n = calls.waiting.filter(w => w.kind === 'keep').length
-  const waits = n ? ` ${n === 1 ? 'One call waits' : `${n} calls wait`} on this device and will be sent.` : ' Calls you keep stay on this device until then.'
-  switch (calls.health) {
-    case 'database-away': return `Your records cannot be reached just now. The ranking goes on: it is worked out here, in the browser.${waits}`
-    case 'server-away': return `Piscator's server does not answer. The ranking goes on: it is worked out here, in the browser.${waits}`
-    default: return calls.refused ? `The server would not keep “${calls.refused}”: its finish or water is no longer known. Choose again and keep it once more.` : null
+  if (props.failed) {
+    return 'The ranking cannot be worked out just now: part of Piscator is missing. It is tried again by itself.'
   }
+  const { health } = calls
+  if (health === 'database-away' || health === 'server-away') {
+    return `${AWAY[health]} The ranking goes on: it is worked out here, in the browser. ${waits.value}`
+  }
+  return refusal.value
 })
 </script>
 
 <template>
   <p v-if="words" role="status" class="border-b-2 border-ink bg-sunk px-3 py-2 font-semibold">{{ words }}</p>
-  <p v-else-if="slow" role="status" class="flex items-center gap-3 border-b border-hair px-3 text-ink2">Working it out …<progress class="h-2 min-w-0 flex-1 accent-[var(--ink)]" aria-label="Working it out" /><button type="button" class="min-h-11 font-semibold text-ink underline" @click="$emit('cancel')">Stop</button></p>
+  <p v-else-if="slow" role="status" class="flex items-center gap-3 border-b border-hair px-3 text-ink2">
+    Working it out …
+    <progress class="h-2 min-w-0 flex-1 accent-ink" aria-label="Working it out" />
+    <button type="button" class="min-h-11 font-semibold text-ink underline" @click="$emit('cancel')">Stop</button>
+  </p>
 </template>

@@ -1,106 +1,184 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { DateTime } from 'luxon'
+import { localTime } from '~/reading/clock'
 import { computed, onMounted, ref } from 'vue'
-import CallsPanel from '../components/calls/CallsPanel.vue'
-import LurePicker from '../components/calls/LurePicker.vue'
-import HintStrip from '../components/column/HintStrip.vue'
-import WaterColumn from '../components/column/WaterColumn.vue'
-import Sheet from '../components/common/Sheet.vue'
-import PlatePanel from '../components/plate/PlatePanel.vue'
-import KeepButton from '../components/rods/KeepButton.vue'
-import RodsPanel from '../components/rods/RodsPanel.vue'
-import ConditionsSheet from '../components/sheets/ConditionsSheet.vue'
-import FoodSheet from '../components/sheets/FoodSheet.vue'
-import HelpSheet from '../components/sheets/HelpSheet.vue'
-import KeptSheet from '../components/sheets/KeptSheet.vue'
-import StatusLine from '../components/StatusLine.vue'
-import TopBar from '../components/TopBar.vue'
-import { COLUMN_STOPS } from '../composables/useColumn'
-import { useKeeping } from '../composables/useKeeping'
-import { useKeys } from '../composables/useKeys'
-import { useSceneLink } from '../composables/useSceneLink'
-import { useScreen } from '../composables/useScreen'
-import { useCallsStore } from '../stores/calls'
-import { useSceneStore } from '../stores/scene'
-import { THEMES, useSettingsStore } from '../stores/settings'
-import { useWatersStore } from '../stores/waters'
-import { JAR_WORDS, PHASE_OPTIONS } from '../utils/words'
-import { requestOf } from '../utils/scene'
+import CallsPanel from '~/components/calls/CallsPanel.vue'
+import LurePicker from '~/components/calls/LurePicker.vue'
+import HintStrip from '~/components/column/HintStrip.vue'
+import WaterColumn from '~/components/column/WaterColumn.vue'
+import Sheet from '~/components/common/Sheet.vue'
+import PlatePanel from '~/components/plate/PlatePanel.vue'
+import KeepButton from '~/components/rods/KeepButton.vue'
+import RodsPanel from '~/components/rods/RodsPanel.vue'
+import ConditionsSheet from '~/components/sheets/ConditionsSheet.vue'
+import FoodSheet from '~/components/sheets/FoodSheet.vue'
+import HelpSheet from '~/components/sheets/HelpSheet.vue'
+import KeptSheet from '~/components/sheets/KeptSheet.vue'
+import StatusLine from '~/components/StatusLine.vue'
+import TopBar from '~/components/TopBar.vue'
+import { COLUMN_STOPS } from '~/components/column/useColumn'
+import { useKeeping } from '~/kept/useKeeping'
+import { useKeys } from '~/settings/useKeys'
+import { useReadingLink } from '~/reading/useReadingLink'
+import { useScreen } from '~/screen/useScreen'
+import { useCallsStore } from '~/kept/store'
+import { useReadingStore } from '~/reading/store'
+import { THEMES, useSettingsStore } from '~/settings/store'
+import { useWatersStore } from '~/waters/store'
+import { JAR_WORDS, PHASE_OPTIONS } from '~/words/options'
+import { requestOf } from '~/reading/reading'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 
 /** The main screen: the water, the calls, the plate. */
-const store = useSceneStore()
+const store = useReadingStore()
 const settings = useSettingsStore()
 const calls = useCallsStore()
 const waters = useWatersStore()
-useSceneLink()
+useReadingLink()
 
 const phone = useMediaQuery('(max-width: 759px), (max-height: 499px)')
 const reachM = ref(3)
 const held = ref(false)
 const chosenId = ref<string | null>(null)
 /** Five distances about where the fish is, the fish's own in second place. */
-const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.scene.fishM))
-const { screen, plate, slow, cancel } = useScreen(() => ({
-  request: requestOf(store.scene, settings.units), depthsM: COLUMN_STOPS.map(f => f * reachM.value), side: store.scene.side, watcher: settings.watcher, selectedId: chosenId.value, stripM: stripM.value, draft: held.value,
+const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.reading.fishM))
+const { screen, plate, slow, failed, cancel } = useScreen(() => ({
+  request: requestOf(store.reading, settings.units),
+  depthsM: COLUMN_STOPS.map(f => f * reachM.value),
+  side: store.reading.side,
+  watcher: settings.watcher,
+  selectedId: chosenId.value,
+  stripM: stripM.value,
+  draft: held.value,
 }))
 const { keep } = useKeeping(screen)
 
 type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
-const open = (name: SheetName) => { sheet.value = name }
+const open = (name: SheetName) => {
+  sheet.value = name
+}
 function choose(id: string) {
   chosenId.value = id
   if (phone.value) sheet.value = 'plate'
 }
 
 const place = computed(() => {
-  const d = DateTime.fromMillis(store.scene.timeMs, { zone: 'utc' }).plus({ minutes: store.scene.offsetMin }).toFormat('ccc d LLL')
-  return `${d}\n${waters.current?.name ?? `${Math.abs(store.scene.latitude).toFixed(1)}° ${store.scene.latitude < 0 ? 'S' : 'N'}`}`
+  const d = localTime(store.reading.timeMs, store.reading.zone).toFormat('ccc d LLL')
+  const { latitude } = store.reading
+  const where = waters.current?.name ?? `${Math.abs(latitude).toFixed(1)}° ${latitude < 0 ? 'S' : 'N'}`
+  return `${d}\n${where}`
 })
-const phase = computed(() => PHASE_OPTIONS.find(p => p.value === (store.scene.season ?? screen.value?.phase))?.words ?? '')
+const phase = computed(
+  () => PHASE_OPTIONS.find(p => p.value === (store.reading.season ?? screen.value?.phase))?.words ?? '',
+)
 
 const list = ref<InstanceType<typeof CallsPanel> | null>(null)
 const picker = ref<InstanceType<typeof LurePicker> | null>(null)
 useKeys({
-  undo: store.undo, redo: store.redo, keep, next: () => list.value?.step(1), previous: () => list.value?.step(-1),
+  undo: store.undo,
+  redo: store.redo,
+  keep,
+  next: () => list.value?.step(1),
+  previous: () => list.value?.step(-1),
   rod: n => screen.value && (chosenId.value = screen.value.answer.rotation[n]!.finishId),
-  theme: () => { settings.theme = THEMES[(THEMES.indexOf(settings.theme) + 1) % 3]! }, units: () => { settings.units = settings.units === 'us' ? 'metric' : 'us' },
-  watcher: () => { settings.watcher = settings.watcher === 'diver' ? 'fish' : 'diver' }, lure: () => picker.value?.focus(),
-  conditions: () => open('conditions'), food: () => open('food'), kept: () => open('kept'), help: () => open('help'),
+  theme: () => {
+    settings.theme = THEMES[(THEMES.indexOf(settings.theme) + 1) % 3]!
+  },
+  units: () => {
+    settings.units = settings.units === 'us' ? 'metric' : 'us'
+  },
+  watcher: () => {
+    settings.watcher = settings.watcher === 'diver' ? 'fish' : 'diver'
+  },
+  lure: () => picker.value?.focus(),
+  conditions: () => open('conditions'),
+  food: () => open('food'),
+  kept: () => open('kept'),
+  help: () => open('help'),
 })
 onMounted(() => {
   void calls.load()
   void waters.load()
 })
-const TITLES: Record<SheetName, string> = { conditions: 'Conditions', food: 'What they are eating', kept: 'Kept calls', help: 'Keys and words', plate: 'The finish' }
+const TITLES: Record<SheetName, string> = {
+  conditions: 'Conditions',
+  food: 'What they are eating',
+  kept: 'Kept calls',
+  help: 'Keys and words',
+  plate: 'The finish',
+}
 </script>
 
 <template>
-  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-[76px]' : 'grid h-dvh overflow-hidden grid-cols-[minmax(340px,424px)_minmax(0,1fr)] xl:grid-cols-[424px_minmax(440px,1fr)_minmax(374px,30vw)]'">
+  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-19' : 'main-grid grid h-dvh overflow-hidden'">
     <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'">
-      <HintStrip /><WaterColumn v-model:reach-m="reachM" v-model:held="held" :class="phone ? 'h-[404px] landscape:h-[86dvh]' : 'min-h-0 flex-1'" :phone="phone" :place="place" @food="open('food')" @place="open('conditions')" />
+      <HintStrip />
+      <WaterColumn
+        v-model:reach-m="reachM"
+        v-model:held="held"
+        :class="phone ? 'h-101 landscape:h-[86dvh]' : 'min-h-0 flex-1'"
+        :phone="phone"
+        :place="place"
+        @food="open('food')"
+        @place="open('conditions')"
+      />
     </div>
-    <nav v-if="phone" class="figure grid grid-cols-4 bg-[var(--bed2)] text-[14px] font-semibold text-[var(--on-bed)]" aria-label="Conditions">
-      <button v-for="b in [BACKGROUNDS[store.scene.background].words, phase, JAR_WORDS[store.scene.tint], 'More']" :key="b" type="button" class="min-h-11 truncate border-r border-current/40 px-1 capitalize last:border-0" @click="open('conditions')">{{ b }}</button>
+    <nav
+      v-if="phone"
+      class="figure grid grid-cols-4 bg-bed2 text-small font-semibold text-on-bed"
+      aria-label="Conditions"
+    >
+      <button
+        v-for="b in [BACKGROUNDS[store.reading.background].words, phase, JAR_WORDS[store.reading.tint], 'More']"
+        :key="b"
+        type="button"
+        class="min-h-11 truncate border-r border-current/40 px-1 capitalize last:border-0"
+        @click="open('conditions')"
+      >
+        {{ b }}
+      </button>
     </nav>
     <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'xl:contents'">
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
-        <TopBar v-if="!phone" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
-        <StatusLine :slow="slow" @cancel="cancel" /><LurePicker ref="picker" />
-        <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => chosenId = id" />
+        <TopBar
+          v-if="!phone"
+          :kept="calls.all.length"
+          @conditions="open('conditions')"
+          @kept="open('kept')"
+          @help="open('help')"
+        />
+        <StatusLine :slow="slow" :failed="failed" @cancel="cancel" />
+        <LurePicker ref="picker" />
+        <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
-        <TopBar v-if="phone" class="border-t-2" :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
+        <TopBar
+          v-if="phone"
+          class="border-t-2"
+          :kept="calls.all.length"
+          @conditions="open('conditions')"
+          @kept="open('kept')"
+          @help="open('help')"
+        />
       </div>
-      <div v-if="!phone" class="region min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink" tabindex="0" role="region" aria-label="Plate">
+      <div
+        v-if="!phone"
+        class="region min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink"
+        tabindex="0"
+        role="region"
+        aria-label="Plate"
+      >
         <KeepButton class="px-3 pt-2 xl:hidden" />
         <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>
     </div>
     <KeepButton v-if="phone" bar class="fixed right-0 bottom-0 left-0 z-30" />
     <Sheet :open="sheet !== null" :title="sheet ? TITLES[sheet] : ''" @close="sheet = null">
-      <ConditionsSheet v-if="sheet === 'conditions'" /><FoodSheet v-else-if="sheet === 'food'" :screen="screen" /><KeptSheet v-else-if="sheet === 'kept'" /><HelpSheet v-else-if="sheet === 'help'" /><PlatePanel v-else-if="sheet === 'plate' && plate" :screen="plate" class="-m-4" @select="choose" />
+      <ConditionsSheet v-if="sheet === 'conditions'" />
+      <FoodSheet v-else-if="sheet === 'food'" :screen="screen" />
+      <KeptSheet v-else-if="sheet === 'kept'" />
+      <HelpSheet v-else-if="sheet === 'help'" />
+      <PlatePanel v-else-if="sheet === 'plate' && plate" :screen="plate" class="-m-4" @select="choose" />
     </Sheet>
   </main>
 </template>

@@ -15,7 +15,11 @@ const eyes = new Map<Species, Eye>()
 export function eyeOf(s: Species): Eye {
   let e = eyes.get(s)
   if (!e) {
-    e = { cones: s.conesNm.map(nm => pigment(nm, s.chromophore)), rod: pigment(s.rodNm, s.chromophore), acuityRad: s.acuityRad }
+    e = {
+      cones: s.conesNm.map(nm => pigment(nm, s.chromophore)),
+      rod: pigment(s.rodNm, s.chromophore),
+      acuityRad: s.acuityRad,
+    }
     eyes.set(s, e)
   }
   return e
@@ -32,7 +36,10 @@ export interface Adaptation {
   colourShare: number
 }
 
-/** Best lightness threshold in good light: goldfish and bluegill need 0.5-4 % (Douglas & Hawryshyn 1990); 2 % for a lure in motion. */
+/**
+ * Best lightness threshold in good light: goldfish and bluegill need 0.5-4 % (Douglas & Hawryshyn 1990); 2 % for a
+ * lure in motion.
+ */
 const BEST_CONTRAST = 0.02
 /** Receptor noise in good light: 0.05-0.1 for vertebrates (Vorobyev & Osorio 1998; Kelber et al. 2003). */
 const CONE_NOISE = 0.07
@@ -43,14 +50,17 @@ const COLOUR_KNEE = 6
 /** Luminance at which cones and rods share the work, cd/m²; above moonlight, below late dusk. */
 const MESOPIC = 0.3
 
-/** Thresholds at a background luminance (cd/m², human scale, which is close enough for a knee). They never rise with light. */
+/**
+ * Thresholds at a background luminance (cd/m², human scale, which is close enough for a knee). They never rise with
+ * light.
+ */
 export function adaptation(luminance: number): Adaptation {
   const l = Math.max(1e-7, luminance)
   const colourShare = 1 / (1 + (MESOPIC / l) ** 1.5)
   return {
-    cone: BEST_CONTRAST * Math.sqrt(1 + CONE_KNEE / l) / Math.sqrt(colourShare),
+    cone: (BEST_CONTRAST * Math.sqrt(1 + CONE_KNEE / l)) / Math.sqrt(colourShare),
     rod: BEST_CONTRAST * 1.6 * Math.sqrt(1 + ROD_KNEE / l),
-    colour: CONE_NOISE * Math.sqrt(1 + COLOUR_KNEE / l) / colourShare,
+    colour: (CONE_NOISE * Math.sqrt(1 + COLOUR_KNEE / l)) / colourShare,
     colourShare,
   }
 }

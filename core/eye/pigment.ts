@@ -7,7 +7,7 @@ export type Chromophore = 'A1' | 'A2'
  * Source: Govardovskii et al. 2000, Visual Neuroscience 17, eqs. 1-2 and 4-5 (A1), 6-8 (A2).
  */
 export function pigment(peakNm: number, chromophore: Chromophore): Spectrum {
-  return spectrumOf(nm => chromophore === 'A1' ? a1(nm, peakNm) : a2(nm, peakNm))
+  return spectrumOf(nm => (chromophore === 'A1' ? a1(nm, peakNm) : a2(nm, peakNm)))
 }
 
 function a1(nm: number, peak: number): number {

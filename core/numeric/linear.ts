@@ -10,8 +10,8 @@ export function solveInPlace(a: Float64Array, b: Float64Array): Float64Array | n
     const pivot = a[p * n + k]!
     if (Math.abs(pivot) < 1e-14) return null
     if (p !== k) {
-      for (let j = k; j < n; j++) [a[k * n + j], a[p * n + j]] = [a[p * n + j]!, a[k * n + j]!];
-      [b[k], b[p]] = [b[p]!, b[k]!]
+      for (let j = k; j < n; j++) [a[k * n + j], a[p * n + j]] = [a[p * n + j]!, a[k * n + j]!]
+      ;[b[k], b[p]] = [b[p]!, b[k]!]
     }
     for (let i = k + 1; i < n; i++) {
       const f = a[i * n + k]! / pivot

@@ -1,8 +1,10 @@
-import type { Assumed } from '#core/conditions/conditions'
-import type { SchoolId } from '#core/conditions/schools'
-import type { Family } from '#core/finish/families'
-import type { Traits } from '#core/finish/finish'
-import type { Part } from '#core/finish/parts'
+import type { SchoolId } from '#core/words/schools'
+import type { Family } from '#core/paintwork/families'
+import type { Traits } from '#core/lure/finish'
+import type { Side } from '#core/lure/types'
+import type { Part } from '#core/paintwork/parts'
+import type { AdvisoryKind } from '#core/rules/advisories'
+import type { Said, SentenceCode } from '#core/words/sentence'
 
 /** The answer of the contract, version 1. */
 export interface FinishOut {
@@ -10,19 +12,29 @@ export interface FinishOut {
   name: string
   families: readonly Family[]
   traits: Traits
-  parts: Partial<Record<Part, { paint: string, material: string, words: string }>>
+  parts: Partial<Record<Part, { paint: string; material: string; words: string }>>
 }
 
-export interface Reason { school: SchoolId | 'balanced', effect: number, text: string, custom?: { id: string, optics: OpticsVerdict } }
 /** What the optics say of a custom: they bear it out here, they do not, or it makes no claim they can check. */
-export type OpticsVerdict = 'supports' | 'contradicts' | 'unexplained'
+export const OPTICS_VERDICTS = ['supports', 'contradicts', 'unexplained'] as const
+export type OpticsVerdict = (typeof OPTICS_VERDICTS)[number]
+
+/** One effect on a score, in words. Whatever has a `text` also has the code and parameters it was worded from. */
+export interface Reason extends Said {
+  school: SchoolId | 'balanced'
+  effect: number
+  custom?: { id: string; optics: OpticsVerdict }
+}
+
+/** A figure for each side a fish may look from. */
+export type BySide = Record<Side, number>
 
 export interface Ranked {
   rank: number
   finish: FinishOut
   score: number
-  sightingRangeM: { level: number, below: number, above: number }
-  colourRangeM: { level: number, below: number, above: number }
+  sightingRangeM: BySide
+  colourRangeM: BySide
   flash: number
   naturalness: number
   /** Where each school stands on this finish, -1 against to 1 for. */
@@ -30,11 +42,50 @@ export interface Ranked {
   reasons: Reason[]
 }
 
-export type Role = 'first' | 'switch' | 'odd'
-export interface RodOut { role: Role, finishId: string, finish: FinishOut, why: string, when: string }
-export interface Disagreement { between: [SchoolId, SchoolId], picks: [string, string], text: string, optics: string }
-export interface Advisory { kind: 'lure-window' | 'safety' | 'sound' | 'size' | 'line' | 'retrieve', text: string }
-export interface DressUp { finishId: string, text: string, gain: number, part: Part, coat: string }
+/** A sentence as data, without its words. */
+export type Coded = Omit<Said, 'text'>
+
+export const ROLES = ['first', 'switch', 'odd'] as const
+export type Role = (typeof ROLES)[number]
+
+export interface RodOut {
+  role: Role
+  finishId: string
+  finish: FinishOut
+  why: string
+  when: string
+  says: { why: Coded; when: Coded }
+}
+
+export interface Disagreement {
+  between: [SchoolId, SchoolId]
+  picks: [string, string]
+  text: string
+  optics: string
+  says: { text: Coded; optics: Coded }
+}
+
+export interface Advisory extends Said {
+  kind: AdvisoryKind
+}
+
+export interface DressUp extends Said {
+  finishId: string
+  gain: number
+  part: Part
+  coat: string
+}
+
+export const COLOUR_MATTERS = ['little', 'some', 'much'] as const
+
+/** Something the angler did not say and the engine took for granted. */
+export interface Assumed {
+  path: string
+  value: unknown
+  because: string
+  code: SentenceCode
+  params: object
+}
 
 export interface Answer {
   version: '1'
@@ -42,7 +93,7 @@ export interface Answer {
   rotation: RodOut[]
   lookAlikes: string[][]
   disagreements: Disagreement[]
-  colourMatters: { level: 'little' | 'some' | 'much', text: string }
+  colourMatters: Said & { level: (typeof COLOUR_MATTERS)[number] }
   assumed: Assumed[]
   advisories: Advisory[]
   dressUps: DressUp[]

@@ -1,22 +1,31 @@
-import { lureType } from '#core/finish/lures'
 import type { Answer } from '#core/ranking/answer'
 import type { Moment } from '#core/schools/school'
 import type { Measured } from '#core/sight/measure'
+import { said } from '#core/words/sentence'
+
+/** Scores below which colour matters little, and below which it matters some. */
+const LITTLE = 0.22
+const SOME = 0.62
+const PRESSURE = { low: -0.1, normal: 0, high: 0.2 } as const
 
 /**
- * How much colour matters today: a lot in clear, pressured water with a slow lure; little with a fast one in dirty water or the dark.
- * The share of the box that the fish can tell apart has its say too.
+ * How much colour matters today: a lot in clear, pressured water with a slow lure; little with a fast one in dirty
+ * water or the dark. The share of the box that the fish can tell apart has its say too.
  */
-export function colourMattersOf(finishes: number, lookAlikes: readonly Measured[][], moment: Moment): Answer['colourMatters'] {
-  const { facts: f, conditions: c } = moment
-  const alike = lookAlikes.reduce((s, g) => s + g.length - 1, 0)
+export function colourMattersOf(
+  finishes: number,
+  lookAlikes: readonly Measured[][],
+  moment: Moment,
+): Answer['colourMatters'] {
+  const { grades: g, conditions: c } = moment
+  const alike = lookAlikes.reduce((s, group) => s + group.length - 1, 0)
   const told = 1 - alike / finishes
-  const pressure = c.pressure === 'high' ? 0.2 : c.pressure === 'low' ? -0.1 : 0
-  const score = 0.45 * f.clear + 0.25 * f.slow + 0.3 * told + pressure - 0.35 * f.dirty - 0.4 * f.night
-  const distinct = finishes - alike
-  const box = alike > 0 ? ` Of ${finishes} finishes the fish can tell ${distinct} apart here.` : ''
-  const what = lureType(c.lure).words
-  if (score < 0.22) return { level: 'little', text: `Colour matters little: place, depth, thump and speed decide with a ${what} in this water.${box}` }
-  if (score < 0.62) return { level: 'some', text: `Colour matters some, after where and how deep. Get those right first.${box}` }
-  return { level: 'much', text: `Colour matters a lot: the fish get a long, clear look. Place and lure still come first.${box}` }
+  const score = 0.45 * g.clear + 0.25 * g.slow + 0.3 * told + PRESSURE[c.pressure] - 0.35 * g.dirty - 0.4 * g.night
+  const box = { finishes, distinct: finishes - alike }
+  if (score < LITTLE) {
+    return { level: 'little', ...said({ code: 'matters.little', params: { ...box, lure: c.lure } }, c.units) }
+  }
+  return score < SOME
+    ? { level: 'some', ...said({ code: 'matters.some', params: box }, c.units) }
+    : { level: 'much', ...said({ code: 'matters.much', params: box }, c.units) }
 }

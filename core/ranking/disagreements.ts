@@ -1,15 +1,19 @@
-import { SCHOOLS, SCHOOL_IDS, type SchoolId } from '#core/conditions/schools'
-import { lengthWords, timesWords } from '#core/conditions/lengths'
+import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
+import { type Sentence, codeOf, say } from '#core/words/sentence'
 import type { Disagreement } from '#core/ranking/answer'
 import type { Judged } from '#core/ranking/judge'
 import { differs } from '#core/ranking/rotation'
 import type { Moment } from '#core/schools/school'
 import { apartJnd } from '#core/sight/measure'
-import { TINTS } from '#core/water/tints'
 
 /** Pairs whose quarrels the field knows best come first. */
 const OLD_QUARRELS: readonly (readonly [SchoolId, SchoolId])[] = [
-  ['blend', 'contrast'], ['match', 'bright-day'], ['match', 'reaction'], ['contrast', 'fish-eye'], ['contrast', 'bright-day'], ['few-colours', 'match'],
+  ['blend', 'contrast'],
+  ['match', 'bright-day'],
+  ['match', 'reaction'],
+  ['contrast', 'fish-eye'],
+  ['contrast', 'bright-day'],
+  ['few-colours', 'match'],
 ]
 const MOST = 3
 /** A quarrel counts when the picks are this different in kind. */
@@ -17,7 +21,13 @@ const IN_KIND = 0.5
 
 /** Where schools' first picks conflict in kind, both are shown, with what the optics say about it in numbers. */
 export function disagreementsOf(ranked: readonly Judged[], moment: Moment): Disagreement[] {
-  const picks = new Map(SCHOOL_IDS.map(id => [id, ranked.reduce((top, j) => j.opinions[id].value > top.opinions[id].value + 1e-9 ? j : top)]))
+  const { units } = moment.conditions
+  const picks = new Map(
+    SCHOOL_IDS.map(id => [
+      id,
+      ranked.reduce((top, j) => (j.stances[id].value > top.stances[id].value + 1e-9 ? j : top)),
+    ]),
+  )
   const pairs = [...OLD_QUARRELS, ...SCHOOL_IDS.flatMap((a, i) => SCHOOL_IDS.slice(i + 1).map(b => [a, b] as const))]
   const out: Disagreement[] = []
   const shown = new Set<string>()
@@ -27,25 +37,41 @@ export function disagreementsOf(ranked: readonly Judged[], moment: Moment): Disa
     const key = [p.finish.id, q.finish.id].sort().join()
     if (out.length >= MOST || shown.has(key) || differs(p, q) < IN_KIND) continue
     shown.add(key)
+    const sides: Sentence = {
+      code: 'quarrel.sides',
+      params: { a, b, pickA: p.finish.name, pickB: q.finish.name },
+    }
+    const optics = opticsOf(p, q, moment)
     out.push({
-      between: [a, b], picks: [p.finish.id, q.finish.id],
-      text: `${SCHOOLS[a].words} says ${p.finish.name.toLowerCase()}; ${SCHOOLS[b].words.toLowerCase()} says ${q.finish.name.toLowerCase()}.`,
-      optics: opticsWords(p, q, moment),
+      between: [a, b],
+      picks: [p.finish.id, q.finish.id],
+      text: say(sides, units),
+      optics: say(optics, units),
+      says: { text: codeOf(sides), optics: codeOf(optics) },
     })
   }
   return out
 }
 
-function opticsWords(p: Judged, q: Judged, { conditions: c }: Moment): string {
+/** Ranges closer than this ratio are the same to an angler, and food likeness closer than that. */
+const SAME_RANGE = 1.05
+const PLAINLY_LIKER = 1.3
+
+/** What the optics say of two picks: how far each is seen, and which is more like the food close up. */
+function opticsOf(p: Judged, q: Judged, { conditions: c }: Moment): Sentence {
+  const water = { tint: c.tint, visibilityM: c.visibilityM, fishM: c.fishM }
+  if (apartJnd(p, q) < 1) return { code: 'quarrel.same-to-fish', params: water }
   const [far, near] = p.sightM >= q.sightM ? [p, q] : [q, p]
-  const ratio = far.sightM / near.sightM
-  const water = `In ${TINTS[c.tint].name.replace(/ \(.*/, '')} water seen to ${lengthWords(c.visibilityM, c.units)}`
-  const apart = apartJnd(p, q)
-  if (apart < 1) return `${water} the fish cannot tell them apart at ${lengthWords(c.fishM, c.units)}.`
-  const reach = ratio < 1.05
-    ? `both show from about ${lengthWords(far.sightM, c.units)}`
-    : `${far.finish.name.toLowerCase()} is seen ${timesWords(ratio)} as far as ${near.finish.name.toLowerCase()} (${lengthWords(far.sightM, c.units)} against ${lengthWords(near.sightM, c.units)})`
   const [like, unlike] = p.natural >= q.natural ? [p, q] : [q, p]
-  const food = like.natural > 1.3 * unlike.natural ? `; close up, ${like.finish.name.toLowerCase()} is the more like their food` : ''
-  return `${water}, ${reach}${food}.`
+  const times = far.sightM / near.sightM
+  const params = {
+    ...water,
+    far: far.finish.name,
+    near: near.finish.name,
+    farM: far.sightM,
+    nearM: near.sightM,
+    times,
+    moreLikeFood: like.natural > PLAINLY_LIKER * unlike.natural ? like.finish.name : null,
+  }
+  return times < SAME_RANGE ? { code: 'quarrel.same-reach', params } : { code: 'quarrel.one-farther', params }
 }

@@ -1,24 +1,34 @@
-import { SCHOOL_IDS, type SchoolId } from '#core/conditions/schools'
-import { CUSTOMS } from '#core/customs/all'
-import { type Custom, fits, holds } from '#core/customs/custom'
+import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
+import { CUSTOMS } from '#core/rules/customs/all'
+import { type Custom, fits, holds } from '#core/rules/custom'
 import type { OpticsVerdict, Reason } from '#core/ranking/answer'
 import { type Weights, balancedWeights } from '#core/ranking/weights'
 import { SCHOOL } from '#core/schools/all'
 import { MEASURES, type Moment, type Point } from '#core/schools/school'
 import { type Measured, firstFamily } from '#core/sight/measure'
+import type { UnitSystem } from '#core/units'
+import { type Sentence, plainly, said } from '#core/words/sentence'
 
-/** What each school has to say, in points and customs, before anyone weighs it. */
-export interface Opinion { points: Point[], customs: { custom: Custom, effect: number }[], value: number }
+/** A school's stance on a finish: its points and customs, and their sum before anyone weighs it. */
+export interface Stance {
+  points: Point[]
+  customs: { custom: Custom; effect: number }[]
+  value: number
+}
 
 export interface Judged extends Measured {
   score: number
-  opinions: Record<SchoolId, Opinion>
+  stances: Record<SchoolId, Stance>
   /** Effects that add up to the score's distance from neutral; sentences made on demand. */
-  because: { school: SchoolId | 'balanced', effect: number, text: () => string, custom?: Custom }[]
+  because: { school: SchoolId | 'balanced'; effect: number; says: () => Sentence; custom?: Custom }[]
 }
 
 /** A judge for one moment: scores any finish, in the catalogue or dressed up. */
-export interface Judge { judge: (m: Measured) => Judged, weights: Weights, verdict: (c: Custom) => OpticsVerdict }
+export interface Judge {
+  judge: (m: Measured) => Judged
+  weights: Weights
+  verdict: (c: Custom) => OpticsVerdict
+}
 
 /** How strongly a custom's strength counts beside a school's own points. */
 const CUSTOM_WEIGHT = 0.62
@@ -29,8 +39,12 @@ const STEEPNESS = 0.95
 /** What a colour the spot has already been shown today loses: as the leading colour, or as one of several. */
 const SHOWN = { leading: -1.2, partly: -0.4 }
 
-function opinions(m: Measured, moment: Moment, held: readonly { custom: Custom, k: number }[]): Record<SchoolId, Opinion> {
-  const out = {} as Record<SchoolId, Opinion>
+function stancesOf(
+  m: Measured,
+  moment: Moment,
+  held: readonly { custom: Custom; k: number }[],
+): Record<SchoolId, Stance> {
+  const out = {} as Record<SchoolId, Stance>
   for (const id of SCHOOL_IDS) {
     const points = SCHOOL[id].judge(m, moment)
     out[id] = { points, customs: [], value: points.reduce((s, p) => s + p.effect, 0) }
@@ -55,27 +69,30 @@ function shownToday(m: Measured, moment: Moment): number {
 
 /** How far apart the two groups' means must lie, beside the whole field's spread, before the optics take a side. */
 const PLAIN_GAIN = 0.1
+/** A finish counts as one a custom speaks for from this fit on. */
+const PLAINLY_FAVOURED = 0.6
 
-/** Check a custom's claim: do the finishes it favours really show farther, look more alike, hide or flash here than the rest? */
+/**
+ * Check a custom's claim: do the finishes it favours really show farther, look more alike, hide or flash here than
+ * the rest?
+ */
 function opticsVerdict(custom: Custom, all: readonly Measured[], moment: Moment): OpticsVerdict {
   if (custom.claim === 'none') return 'unexplained'
   const measure = ({ shows: 'reach', natural: 'natural', hides: 'hidden', flash: 'flash' } as const)[custom.claim]
   const value = MEASURES[measure]
-  let inSum = 0, inN = 0, outSum = 0, outN = 0
+  const favoured = { sum: 0, count: 0 }
+  const rest = { sum: 0, count: 0 }
   for (const m of all) {
     const fit = fits(custom.favours, m)
-    if (fit >= 0.6) {
-      inSum += value(m)
-      inN++
-    }
-    else if (fit === 0) {
-      outSum += value(m)
-      outN++
-    }
+    const group = fit >= PLAINLY_FAVOURED ? favoured : fit === 0 ? rest : null
+    if (!group) continue
+    group.sum += value(m)
+    group.count++
   }
-  if (!inN || !outN) return 'unexplained'
+  if (!favoured.count || !rest.count) return 'unexplained'
   const { up, down } = moment.field[measure]
-  const gain = (inSum / inN - outSum / outN) * Math.sign(custom.strength) / Math.max(up, down)
+  const apart = favoured.sum / favoured.count - rest.sum / rest.count
+  const gain = (apart * Math.sign(custom.strength)) / Math.max(up, down)
   return gain > PLAIN_GAIN ? 'supports' : gain < -PLAIN_GAIN ? 'contradicts' : 'unexplained'
 }
 
@@ -86,44 +103,61 @@ export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
   const school = moment.conditions.school
   const verdicts = new Map<string, OpticsVerdict>()
   const judge = (m: Measured): Judged => {
-    const said = opinions(m, moment, held)
+    const stances = stancesOf(m, moment, held)
     const because: Judged['because'] = []
     for (const id of SCHOOL_IDS) {
       if (school !== 'balanced' && school !== id) continue
       const share = school === 'balanced' ? BALANCED_GAIN * weights.share[id] : 1
       // A custom is a finished judgement; in balance it counts nearly whole, more where its school does.
       const customShare = school === 'balanced' ? Math.min(1.25, 0.35 + 3 * weights.share[id]) : 1
-      for (const p of said[id].points) because.push({ school: id, effect: share * p.effect, text: p.text })
-      for (const c of said[id].customs) because.push({ school: id, effect: customShare * c.effect, text: () => c.custom.words, custom: c.custom })
+      for (const p of stances[id].points) because.push({ school: id, effect: share * p.effect, says: p.says })
+      for (const { custom, effect } of stances[id].customs) {
+        const says = (): Sentence => ({ code: 'custom', params: { id: custom.id } })
+        because.push({ school: id, effect: customShare * effect, says, custom })
+      }
     }
     const shown = shownToday(m, moment)
-    if (shown) because.push({ school: 'balanced', effect: shown, text: () => 'The fish here have been shown this colour today.' })
+    if (shown) because.push({ school: 'balanced', effect: shown, says: () => plainly('shown-today') })
     const total = because.reduce((s, b) => s + b.effect, 0)
     const distance = 0.5 * Math.tanh(STEEPNESS * total)
     const scale = Math.abs(total) > 1e-9 ? distance / total : 0
     for (const b of because) b.effect *= scale
-    return { ...m, score: 0.5 + distance, opinions: said, because }
+    return { ...m, score: 0.5 + distance, stances, because }
   }
   return {
-    judge, weights,
+    judge,
+    weights,
     verdict(c) {
       let v = verdicts.get(c.id)
-      if (!v) verdicts.set(c.id, v = opticsVerdict(c, all, moment))
+      if (!v) verdicts.set(c.id, (v = opticsVerdict(c, all, moment)))
       return v
     },
   }
 }
 
+/** Most reasons given one by one. */
+const MOST_REASONS = 6
+/** Effects smaller than this are left to the rest, and a rest smaller than that is nothing. */
+const LEAST_EFFECT = 5e-4
+const LEAST_REST = 5e-5
+
 /** Reasons of the contract: the weightiest in words, the small ones together, adding up to the score less a half. */
-export function reasonsOf(j: Judged, judge: Judge, most = 6): Reason[] {
-  const sorted = [...j.because].filter(b => Math.abs(b.effect) >= 5e-4).sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect))
-  const out: Reason[] = sorted.slice(0, most).map(b => ({
-    school: b.school, effect: round(b.effect), text: b.text(),
+export function reasonsOf(j: Judged, judge: Judge, units: UnitSystem): Reason[] {
+  const sorted = [...j.because]
+    .filter(b => Math.abs(b.effect) >= LEAST_EFFECT)
+    .sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect))
+  const out: Reason[] = sorted.slice(0, MOST_REASONS).map(b => ({
+    school: b.school,
+    effect: round(b.effect),
+    ...said(b.says(), units),
     ...(b.custom ? { custom: { id: b.custom.id, optics: judge.verdict(b.custom) } } : {}),
   }))
   const rest = round(j.score) - 0.5 - out.reduce((s, r) => s + r.effect, 0)
-  if (Math.abs(rest) >= 5e-5) out.push({ school: 'balanced', effect: round(rest), text: 'Smaller points together.' })
+  if (Math.abs(rest) >= LEAST_REST) {
+    out.push({ school: 'balanced', effect: round(rest), ...said(plainly('small-points'), units) })
+  }
   return out
 }
 
+/** To four decimals, as the contract gives figures. */
 export const round = (v: number) => Math.round(v * 1e4) / 1e4

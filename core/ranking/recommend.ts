@@ -1,9 +1,9 @@
-import { resolve } from '#core/conditions/conditions'
-import { factsOf } from '#core/conditions/facts'
-import type { Request } from '#core/conditions/request'
-import { SCHOOL_IDS, type SchoolId } from '#core/conditions/schools'
-import { finishesOf } from '#core/finish/finish'
-import { advisoriesOf } from '#core/ranking/advisories'
+import { resolve } from '#core/request/resolve'
+import { gradesOf } from '#core/request/grades'
+import type { Request } from '#core/request/request'
+import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
+import { finishesOf } from '#core/lure/finish'
+import { advisoriesOf } from '#core/rules/advisories'
 import type { Answer, Ranked } from '#core/ranking/answer'
 import { colourMattersOf } from '#core/ranking/colourMatters'
 import { disagreementsOf } from '#core/ranking/disagreements'
@@ -12,9 +12,10 @@ import { finishOut } from '#core/ranking/finishOut'
 import { type Judge, type Judged, prepareJudge, reasonsOf, round } from '#core/ranking/judge'
 import { rotationOf } from '#core/ranking/rotation'
 import { MEASURES, type Measure, type Moment, spreadOf } from '#core/schools/school'
-import { lookAlikeGroups } from '#core/sight/lookAlikes'
-import { type Measured, type Prey, measure, preyLooks } from '#core/sight/measure'
+import { lookAlikeGroups } from '#core/sight/likeness'
+import { type Measured, type PreyLook, measure, preyLooks } from '#core/sight/measure'
 import { buildScene } from '#core/sight/scene'
+import { said } from '#core/words/sentence'
 
 /** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
 export const ENGINE_VERSION = '2026.11.1'
@@ -22,7 +23,7 @@ export const ENGINE_VERSION = '2026.11.1'
 /** A ranking with its working still attached, for the screen. */
 export interface Worked {
   moment: Moment
-  prey: readonly Prey[]
+  prey: readonly PreyLook[]
   judge: Judge
   ranked: readonly Judged[]
 }
@@ -34,37 +35,57 @@ export function rank(request: Request): Worked {
   const prey = preyLooks(scene, conditions.prey.shares)
   const measured: Measured[] = finishesOf(conditions.lure).map(f => measure(f, scene, prey))
   const moment: Moment = {
-    conditions, scene, facts: factsOf(conditions, scene),
-    field: Object.fromEntries((Object.keys(MEASURES) as Measure[]).map(k => [k, spreadOf(measured, k)])) as Moment['field'],
+    conditions,
+    scene,
+    grades: gradesOf(conditions, scene),
+    field: Object.fromEntries(
+      (Object.keys(MEASURES) as Measure[]).map(k => [k, spreadOf(measured, k)]),
+    ) as Moment['field'],
   }
   const judge = prepareJudge(moment, measured)
   const ranked = measured.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
   return { moment, prey, judge, ranked }
 }
 
-const sides = (j: Judged, key: 'sightM' | 'colourM') => ({ level: round(j.sight.level[key]), below: round(j.sight.below[key]), above: round(j.sight.above[key]) })
+const sides = (j: Judged, key: 'sightM' | 'colourM') => ({
+  level: round(j.sight.level[key]),
+  below: round(j.sight.below[key]),
+  above: round(j.sight.above[key]),
+})
 
-/** One ranked finish in the contract's shape. */
-export function rankedOut(j: Judged, place: number, judge: Judge): Ranked {
+/** The finish at an index of the ranking in the contract's shape. */
+export function rankedOut({ ranked, judge, moment }: Worked, index: number): Ranked {
+  const j = ranked[index]!
   return {
-    rank: place, finish: finishOut(j.finish), score: round(j.score),
-    sightingRangeM: sides(j, 'sightM'), colourRangeM: sides(j, 'colourM'), flash: round(j.flash), naturalness: round(j.natural),
-    stances: Object.fromEntries(SCHOOL_IDS.map(id => [id, round(Math.max(-1, Math.min(1, j.opinions[id].value)))])) as Record<SchoolId, number>,
-    reasons: reasonsOf(j, judge),
+    rank: index + 1,
+    finish: finishOut(j.finish),
+    score: round(j.score),
+    sightingRangeM: sides(j, 'sightM'),
+    colourRangeM: sides(j, 'colourM'),
+    flash: round(j.flash),
+    naturalness: round(j.natural),
+    stances: Object.fromEntries(
+      SCHOOL_IDS.map(id => [id, round(Math.max(-1, Math.min(1, j.stances[id].value)))]),
+    ) as Record<SchoolId, number>,
+    reasons: reasonsOf(j, judge, moment.conditions.units),
   }
 }
 
 /** The answer but for the ranked list, which the screen makes for itself as it draws. */
 export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answer, 'version' | 'ranked'> {
   const alike = lookAlikeGroups(ranked)
+  const { units, assumed } = moment.conditions
   return {
     rotation: rotationOf(ranked, moment),
     lookAlikes: alike.map(g => g.map(m => m.finish.id)),
     disagreements: disagreementsOf(ranked, moment),
     colourMatters: colourMattersOf(ranked.length, alike, moment),
-    assumed: [...moment.conditions.assumed],
-    advisories: advisoriesOf(moment),
-    dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge),
+    assumed: assumed.map(({ path, value, because }) => {
+      const { text, ...sentence } = said(because, units)
+      return { path, value, because: text, ...sentence }
+    }),
+    advisories: advisoriesOf(moment).map(({ kind, sentence }) => ({ kind, ...said(sentence, units) })),
+    dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge, units),
   }
 }
 
@@ -73,7 +94,7 @@ export function recommend(request: Request): Answer {
   const worked = rank(request)
   return {
     version: '1',
-    ranked: worked.ranked.slice(0, worked.moment.conditions.limit).map((j, i) => rankedOut(j, i + 1, worked.judge)),
+    ranked: worked.ranked.slice(0, worked.moment.conditions.limit).map((_, i) => rankedOut(worked, i)),
     ...restOfAnswer(worked),
   }
 }

@@ -1,4 +1,4 @@
-import type { SchoolId } from '#core/conditions/schools'
+import type { SchoolId } from '#core/words/schools'
 import { blend } from '#core/schools/blend'
 import { brightDay } from '#core/schools/brightDay'
 import { contrast } from '#core/schools/contrast'
@@ -10,5 +10,11 @@ import type { School } from '#core/schools/school'
 
 /** The seven schools. */
 export const SCHOOL: Record<SchoolId, School> = {
-  'match': match, 'blend': blend, 'contrast': contrast, 'bright-day': brightDay, 'fish-eye': fishEye, 'few-colours': fewColours, 'reaction': reaction,
+  'match': match,
+  'blend': blend,
+  'contrast': contrast,
+  'bright-day': brightDay,
+  'fish-eye': fishEye,
+  'few-colours': fewColours,
+  'reaction': reaction,
 }

@@ -1,21 +1,29 @@
-import { type School, standing } from '#core/schools/school'
-import { BACKGROUNDS } from '#core/sight/backgrounds'
+import { type Point, type School, standing } from '#core/schools/school'
+import { plainly } from '#core/words/sentence'
 
-/** Melt into what is behind the lure, as real prey does; in dirty water nothing is gained by hiding, so it gives way to bold. */
+/**
+ * Melt into what is behind the lure, as real prey does; in dirty water nothing is gained by hiding, so it gives way
+ * to bold.
+ */
 export const blend: School = {
   id: 'blend',
   judge(m, moment) {
-    const { clear, dirty, dim } = moment.facts
+    const { clear, dirty, dim } = moment.grades
     const care = Math.max(0.15, clear) * (1 - 0.85 * dirty) * (1 - 0.4 * dim)
-    const behind = BACKGROUNDS[moment.conditions.background].words
+    const { background } = moment.conditions
     const hidden = standing(m, moment, 'hidden')
-    const points = [{
-      effect: 0.85 * care * hidden,
-      text: () => hidden >= 0 ? `Melts into the ${behind} behind it.` : `Stands off the ${behind} behind it.`,
-    }]
-    if (m.finish.traits.vivid) points.push({ effect: -0.35 * care, text: () => 'No prey here wears a colour this loud.' })
+    const points: Point[] = [
+      {
+        effect: 0.85 * care * hidden,
+        says: () => ({ code: hidden >= 0 ? 'blend.melts' : 'blend.stands-off', params: { background } }),
+      },
+    ]
+    if (m.finish.traits.vivid) points.push({ effect: -0.35 * care, says: () => plainly('blend.too-loud') })
     if (dirty > 0) {
-      points.push({ effect: 0.5 * dirty * standing(m, moment, 'reach'), text: () => 'In dirty water hiding gains nothing: boldness counts instead.' })
+      points.push({
+        effect: 0.5 * dirty * standing(m, moment, 'reach'),
+        says: () => plainly('blend.bold-in-dirty'),
+      })
     }
     return points
   },

@@ -1,34 +1,42 @@
-import { lengthWords, timesWords } from '#core/conditions/lengths'
-import { type School, standing } from '#core/schools/school'
+import { type Point, type School, standing } from '#core/schools/school'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
+import type { Sentence } from '#core/words/sentence'
+import { plainly } from '#core/words/sentence'
+
+/** Being seen this much farther than the median finish is worth a figure. */
+const WORTH_SAYING = 1.06
 
 /** Be seen from farthest off, against the background and by the lure's own edges; be unlike what is everywhere. */
 export const contrast: School = {
   id: 'contrast',
   judge(m, moment) {
-    const { conditions: c, facts } = moment
+    const { conditions: c, grades } = moment
     const reach = standing(m, moment, 'reach')
-    const far = Math.exp(moment.field.reach.middle)
-    const points = [{
-      effect: 0.55 * reach,
-      text: () => reach >= 0
-        ? `First seen at ${lengthWords(m.sightM, c.units)}${m.sightM / far > 1.06 ? `, ${timesWords(m.sightM / far)} as far as the middle of the box` : ''}.`
-        : `Only seen from ${lengthWords(m.sightM, c.units)}; most show from ${lengthWords(far, c.units)}.`,
-    }, {
-      effect: 0.16 * standing(m, moment, 'internal'),
-      text: () => 'Its own parts stand off each other: an edge holds when colour is gone.',
-    }]
+    const { sightM } = m
+    const mostM = Math.exp(moment.field.reach.median)
+    const seen = (): Sentence => {
+      if (reach < 0) return { code: 'contrast.seen-late', params: { sightM, mostM } }
+      return sightM / mostM > WORTH_SAYING
+        ? { code: 'contrast.seen-farther', params: { sightM, times: sightM / mostM } }
+        : { code: 'contrast.seen-from', params: { sightM } }
+    }
+    const points: Point[] = [
+      { effect: 0.55 * reach, says: seen },
+      { effect: 0.16 * standing(m, moment, 'internal'), says: () => plainly('contrast.own-edges') },
+    ]
     // Against weed or bottom a fish looks close, so standing off it matters beyond range.
-    const kind = BACKGROUNDS[c.background].kind
-    if (kind !== 'open') {
-      points.push({ effect: -0.3 * standing(m, moment, 'hidden'), text: () => `Cannot be taken for the ${BACKGROUNDS[c.background].words} behind it.` })
+    if (BACKGROUNDS[c.background].kind !== 'open') {
+      points.push({
+        effect: -0.3 * standing(m, moment, 'hidden'),
+        says: () => ({ code: 'contrast.not-taken-for', params: { background: c.background } }),
+      })
     }
     if (m.finish.traits.opacity === 'translucent') {
-      points.push({ effect: -0.25, text: () => 'See-through: it takes on whatever is behind it.' })
+      points.push({ effect: -0.25, says: () => plainly('contrast.see-through') })
     }
-    if (facts.night > 0) {
-      const dark = m.finish.traits.tone === 'dark' ? 1 : m.finish.traits.tone === 'mid' ? 0.1 : -0.7
-      points.push({ effect: 0.5 * facts.night * dark, text: () => 'At night a dark belly cuts the hardest shape against the paler surface.' })
+    if (grades.night > 0) {
+      const dark = { dark: 1, mid: 0.1, light: -0.7 }[m.finish.traits.tone]
+      points.push({ effect: 0.5 * grades.night * dark, says: () => plainly('contrast.night-shape') })
     }
     return points
   },

@@ -1,20 +1,26 @@
-import { lengthWords } from '#core/conditions/lengths'
-import { type School, standing } from '#core/schools/school'
+import { type Point, type School, standing } from '#core/schools/school'
+import { plainly } from '#core/words/sentence'
+
+/** Colour that reads from less far than this is not told at all, m. */
+const NO_COLOUR_M = 0.05
 
 /** Only what the fish's own eye can make out at that depth and distance: shape from afar, colour from near. */
 export const fishEye: School = {
   id: 'fish-eye',
   judge(m, moment) {
-    const { units } = moment.conditions
     const share = moment.scene.stage.views.level.seen.colourShare
-    const points = [{
-      effect: 0.7 * standing(m, moment, 'reach'),
-      text: () => `To this fish the shape shows from ${lengthWords(m.sightM, units)}.`,
-    }]
+    const { sightM, colourM } = m
+    const points: Point[] = [
+      {
+        effect: 0.7 * standing(m, moment, 'reach'),
+        says: () => ({ code: 'fish-eye.shape', params: { sightM } }),
+      },
+    ]
     if (share > 0.1) {
       points.push({
         effect: 0.25 * share * standing(m, moment, 'colourReach'),
-        text: () => m.colourM > 0.05 ? `Its colour can be told from ${lengthWords(m.colourM, units)} in.` : 'Its colour cannot be told at any distance here.',
+        says: () =>
+          colourM > NO_COLOUR_M ? { code: 'fish-eye.colour', params: { colourM } } : plainly('fish-eye.no-colour'),
       })
     }
     return points

@@ -1,28 +1,37 @@
-import { FORAGE } from '#core/finish/forage'
-import { timesWords } from '#core/conditions/lengths'
-import { type School, standing } from '#core/schools/school'
-import { shareOf } from '#core/season/prey'
+import { shareOf } from '#core/prey/odds'
+import { type Point, type School, standing } from '#core/schools/school'
+import type { Sentence } from '#core/words/sentence'
 
-/** Match the prey as the fish sees it at biting distance; a pattern painted after a likely prey has that in its favour too. */
+/** Being this much more like the food than the median finish is worth a figure. */
+const WORTH_SAYING = 1.15
+/** A pattern painted after food rarer than this gains nothing by it. */
+const RARE_SHARE = 0.04
+
+/**
+ * Match the prey as the fish sees it at biting distance; a pattern painted after a likely prey has that in its favour
+ * too.
+ */
 export const match: School = {
   id: 'match',
   judge(m, moment) {
     const { prey } = moment.conditions
-    const top = prey.shares[0]
-    if (!top) return []
-    const points = [{
-      effect: 0.62 * standing(m, moment, 'natural'),
-      text: () => {
-        const ratio = m.natural / Math.max(1e-6, moment.field.natural.middle)
-        return ratio >= 1
-          ? `Looks ${ratio > 1.15 ? `${timesWords(ratio)} as` : 'as'} much like ${FORAGE[top.kind].words} at biting distance ${ratio > 1.15 ? 'as the middle of the box' : 'as most'}.`
-          : `Does not look like ${FORAGE[top.kind].words} up close in this water.`
-      },
-    }]
+    const likely = prey.shares[0]
+    if (!likely) return []
+    const likeness = (): Sentence => {
+      const times = m.natural / Math.max(1e-6, moment.field.natural.median)
+      if (times < 1) return { code: 'match.unlike-prey', params: { prey: likely.kind } }
+      return times > WORTH_SAYING
+        ? { code: 'match.more-like-prey', params: { prey: likely.kind, times } }
+        : { code: 'match.like-prey', params: { prey: likely.kind } }
+    }
+    const points: Point[] = [{ effect: 0.62 * standing(m, moment, 'natural'), says: likeness }]
     const kind = m.finish.mimics
     const share = kind ? shareOf(prey.shares, kind) : 0
-    if (kind && share > 0.04) {
-      points.push({ effect: 0.55 * share, text: () => `Painted after ${FORAGE[kind].words}, ${Math.round(share * 100)} % of what they are likely eating.` })
+    if (kind && share > RARE_SHARE) {
+      points.push({
+        effect: 0.55 * share,
+        says: () => ({ code: 'match.painted-after', params: { prey: kind, share } }),
+      })
     }
     return points
   },

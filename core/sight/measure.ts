@@ -1,8 +1,8 @@
-import { type Finish, buildFinish } from '#core/finish/finish'
-import type { Family } from '#core/finish/families'
-import { type Forage, preyCoat } from '#core/finish/forage'
-import { type LureId, SIDES, type Side, lureType } from '#core/finish/lures'
-import type { Part } from '#core/finish/parts'
+import { type Finish, buildFinish } from '#core/lure/finish'
+import type { Family } from '#core/paintwork/families'
+import { type Forage, preyCoat } from '#core/prey/forage'
+import { type LureId, SIDES, type Side, lureType } from '#core/lure/types'
+import type { Part } from '#core/paintwork/parts'
 import { flashOf } from '#core/sight/flash'
 import { type Sight, jndBetween, look } from '#core/sight/look'
 import type { Scene } from '#core/sight/scene'
@@ -37,29 +37,37 @@ function bySide(lure: LureId, f: (side: Side) => number): number {
   return s
 }
 
-export interface Prey { kind: Forage, share: number, sight: Sight }
+export interface PreyLook {
+  kind: Forage
+  share: number
+  sight: Sight
+}
 
 /** The prey drawn on this lure's parts and looked at in the same scene. */
-export function preyLooks(scene: Scene, shares: readonly { kind: Forage, share: number }[]): Prey[] {
+export function preyLooks(scene: Scene, shares: readonly { kind: Forage; share: number }[]): PreyLook[] {
   const lure = scene.input.lure
-  return shares.filter(s => s.share >= 0.03).map(({ kind, share }) => {
-    const coats = Object.fromEntries((Object.keys(lureType(lure).parts) as Part[]).map(p => [p, preyCoat(kind, p)]))
-    return { kind, share, sight: look(buildFinish(lure, `prey.${kind}`, kind, coats), scene.stage) }
-  })
+  return shares
+    .filter(s => s.share >= 0.03)
+    .map(({ kind, share }) => {
+      const coats = Object.fromEntries((Object.keys(lureType(lure).parts) as Part[]).map(p => [p, preyCoat(kind, p)]))
+      return { kind, share, sight: look(buildFinish(lure, `prey.${kind}`, kind, coats), scene.stage) }
+    })
 }
 
 /** Measure one finish. */
-export function measure(finish: Finish, scene: Scene, prey: readonly Prey[]): Measured {
+export function measure(finish: Finish, scene: Scene, prey: readonly PreyLook[]): Measured {
   const lure = finish.lure
   const sight = look(finish, scene.stage)
   let likeness = 0
   let total = 0
   for (const p of prey) {
     total += p.share
-    likeness += p.share * Math.exp(-bySide(lure, side => jndBetween(sight[side].bite, p.sight[side].bite)) / LIKENESS_JND)
+    likeness +=
+      p.share * Math.exp(-bySide(lure, side => jndBetween(sight[side].bite, p.sight[side].bite)) / LIKENESS_JND)
   }
   return {
-    finish, sight,
+    finish,
+    sight,
     flash: flashOf(finish, scene.glitter, scene.eye),
     sightM: Math.exp(bySide(lure, s => Math.log(sight[s].sightM))),
     colourM: Math.exp(bySide(lure, s => Math.log(Math.max(0.01, sight[s].colourM)))),

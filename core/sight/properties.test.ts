@@ -1,49 +1,73 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { SPECIES, type SpeciesId } from '#core/eye/species'
-import { finishesOf } from '#core/finish/finish'
-import { LURE_IDS } from '#core/finish/lures'
-import { painter, waterColumn } from '#core/sight/appearance'
+import { finishesOf } from '#core/lure/finish'
+import { LURE_IDS } from '#core/lure/types'
+import { painter, waterColumn } from '#core/picture/underWater'
 import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
 import { flashOf } from '#core/sight/flash'
 import { look } from '#core/sight/look'
 import { buildScene } from '#core/sight/scene'
-import { CANOPIES, WINDS } from '#core/sky/conditions'
+import { CANOPIES, WINDS } from '#core/sky/weather'
 import { TINTS, type TintId } from '#core/water/tints'
 import { NOON, seen } from '../../tests/reference/scenes'
 
 const keys = <T extends object>(o: T) => Object.keys(o) as (keyof T)[]
 const anyScene = fc.record({
-  lure: fc.constantFrom(...LURE_IDS), species: fc.constantFrom(...keys(SPECIES) as SpeciesId[]), tint: fc.constantFrom(...keys(TINTS) as TintId[]), salt: fc.boolean(),
+  lure: fc.constantFrom(...LURE_IDS),
+  species: fc.constantFrom(...(keys(SPECIES) as SpeciesId[])),
+  tint: fc.constantFrom(...(keys(TINTS) as TintId[])),
+  salt: fc.boolean(),
   visibilityM: fc.oneof(fc.constant(0.05), fc.constant(30), fc.double({ min: 0.05, max: 30, noNaN: true })),
-  depthM: fc.oneof(fc.constant(0), fc.constant(60), fc.double({ min: 0, max: 60, noNaN: true })), background: fc.constantFrom(...keys(BACKGROUNDS) as BackgroundId[]),
+  depthM: fc.oneof(fc.constant(0), fc.constant(60), fc.double({ min: 0, max: 60, noNaN: true })),
+  background: fc.constantFrom(...(keys(BACKGROUNDS) as BackgroundId[])),
   fishM: fc.double({ min: 0.1, max: 30, noNaN: true }),
   sky: fc.record({
-    sunElevationDeg: fc.double({ min: -90, max: 90, noNaN: true }), cloud: fc.double({ min: 0, max: 1, noNaN: true }), rain: fc.boolean(), wind: fc.constantFrom(...keys(WINDS)),
-    canopy: fc.constantFrom(...keys(CANOPIES)), moonFraction: fc.double({ min: 0, max: 1, noNaN: true }), moonElevationDeg: fc.constantFrom(-20, 0, 40), lamps: fc.boolean(),
+    sunElevationDeg: fc.double({ min: -90, max: 90, noNaN: true }),
+    cloud: fc.double({ min: 0, max: 1, noNaN: true }),
+    rain: fc.boolean(),
+    wind: fc.constantFrom(...keys(WINDS)),
+    canopy: fc.constantFrom(...keys(CANOPIES)),
+    moonFraction: fc.double({ min: 0, max: 1, noNaN: true }),
+    moonElevationDeg: fc.constantFrom(-20, 0, 40),
+    lamps: fc.boolean(),
   }),
 })
 
 describe('sight holds for every scene the schema admits', () => {
   it('gives finite, positive ranges and no NaN anywhere', () => {
-    fc.assert(fc.property(anyScene, (input) => {
-      const scene = buildScene(input)
-      const paint = painter(scene, 'level', 'fish')
-      for (const f of finishesOf(input.lure).slice(0, 6)) {
-        const s = look(f, scene.stage)
-        for (const side of [s.level, s.below, s.above]) {
-          expect(side.sightM).toBeGreaterThan(0)
-          expect(side.sightM).toBeLessThan(1000)
-          expect(side.colourM).toBeLessThanOrEqual(side.sightM + 1e-9)
-          for (const v of [side.colourM, side.contrastBite, side.contrastFish, side.internalJnd, side.colourJnd, ...side.fish, ...side.bite]) expect(Number.isFinite(v)).toBe(true)
+    fc.assert(
+      fc.property(anyScene, input => {
+        const scene = buildScene(input)
+        const paint = painter(scene, 'level', 'fish')
+        for (const f of finishesOf(input.lure).slice(0, 6)) {
+          const s = look(f, scene.stage)
+          for (const side of [s.level, s.below, s.above]) {
+            expect(side.sightM).toBeGreaterThan(0)
+            expect(side.sightM).toBeLessThan(1000)
+            expect(side.colourM).toBeLessThanOrEqual(side.sightM + 1e-9)
+            for (const v of [
+              side.colourM,
+              side.contrastBite,
+              side.contrastFish,
+              side.internalJnd,
+              side.colourJnd,
+              ...side.fish,
+              ...side.bite,
+            ])
+              expect(Number.isFinite(v)).toBe(true)
+          }
+          const flash = flashOf(f, scene.glitter, scene.eye)
+          expect(flash).toBeGreaterThanOrEqual(0)
+          expect(flash).toBeLessThan(1)
+          for (const c of Object.values(paint(f, input.fishM).parts))
+            for (const v of c) expect(v >= 0 && v <= 255).toBe(true)
         }
-        const flash = flashOf(f, scene.glitter, scene.eye)
-        expect(flash).toBeGreaterThanOrEqual(0)
-        expect(flash).toBeLessThan(1)
-        for (const c of Object.values(paint(f, input.fishM).parts)) for (const v of c) expect(v >= 0 && v <= 255).toBe(true)
-      }
-      for (const step of waterColumn(scene, [0, 1, 60])) expect([...step.colour, ...step.cones].every(Number.isFinite)).toBe(true)
-    }), { numRuns: 80, seed: 11 })
+        for (const step of waterColumn(scene, [0, 1, 60]))
+          expect([...step.colour, ...step.cones].every(Number.isFinite)).toBe(true)
+      }),
+      { numRuns: 80, seed: 11 },
+    )
   }, 30_000)
 
   it('never sees a black lure less far for clearer water', () => {
@@ -62,7 +86,11 @@ describe('sight holds for every scene the schema admits', () => {
         let last = 0
         // Before sunrise all light is diffuse, so shade takes it away evenly, colour for colour.
         for (const canopy of ['mat', 'trees-or-dock', 'bank-shade', 'open'] as const) {
-          const range = seen(coat, { sky: { ...NOON.sky, sunElevationDeg: -4, canopy }, tint: 'green', visibilityM: 2 })[side].sightM
+          const range = seen(coat, {
+            sky: { ...NOON.sky, sunElevationDeg: -4, canopy },
+            tint: 'green',
+            visibilityM: 2,
+          })[side].sightM
           expect(range).toBeGreaterThanOrEqual(last * 0.999)
           last = range
         }
@@ -72,6 +100,7 @@ describe('sight holds for every scene the schema admits', () => {
   it('sees greater contrast from farther', () => {
     const grey = (n: number) => seen(`black+white*${n}`, { tint: 'tea', visibilityM: 1, lure: 'spinnerbait' }).level
     const steps = [0.3, 0.5, 0.7, 0.9].map(grey)
-    for (let i = 1; i < steps.length; i++) if (steps[i]!.contrastBite > 0.1) expect(steps[i]!.sightM).toBeGreaterThan(steps[i - 1]!.sightM)
+    for (let i = 1; i < steps.length; i++)
+      if (steps[i]!.contrastBite > 0.1) expect(steps[i]!.sightM).toBeGreaterThan(steps[i - 1]!.sightM)
   })
 })

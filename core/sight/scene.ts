@@ -1,11 +1,11 @@
 import { type Eye, eyeOf } from '#core/eye/eye'
 import { type SpeciesId, species } from '#core/eye/species'
-import { type LightField, lightField } from '#core/field/lightField'
-import { type LureId, SIDES, type Side, lureType } from '#core/finish/lures'
+import { type LightField, diffuseDecay, lightField } from '#core/light-field/lightField'
+import { type LureId, SIDES, lureType } from '#core/lure/types'
 import type { BackgroundId } from '#core/sight/backgrounds'
 import { type Glitter, glitterAt } from '#core/sight/flash'
 import { type Stage, prepareStage } from '#core/sight/look'
-import { prepareView } from '#core/sight/view'
+import { type ViewInput, prepareView } from '#core/sight/view'
 import { type SkyInput, type SkyLight, skyLight } from '#core/sky/light'
 import { waterFromReading } from '#core/water/disc'
 import type { WaterOptics } from '#core/water/optics'
@@ -36,7 +36,10 @@ export interface Scene {
   glitter: Glitter
 }
 
-/** How far off a fish usually is when it decides: a little over half of what a lure shows to it, which is itself about half the disc depth. */
+/**
+ * How far off a fish usually is when it decides: a little over half of what a lure shows to it, which is itself about
+ * half the disc depth.
+ */
 export function usualFishM(visibilityM: number): number {
   return Math.min(2.5, Math.max(0.2, 0.25 * visibilityM))
 }
@@ -47,7 +50,23 @@ export function buildScene(input: SceneInput): Scene {
   const sky = skyLight(input.sky)
   const field = lightField(water, sky, input.depthM)
   const eye = eyeOf(species(input.species))
-  const surface = lureType(input.lure).surface
-  const views = Object.fromEntries(SIDES.map(side => [side, prepareView(side, field, water, input.background, surface, eye, input.fishM)])) as Record<Side, Stage['views']['level']>
-  return { input, water, sky, field, eye, stage: prepareStage(input.lure, field, views, eye), glitter: glitterAt(water, sky, input.depthM) }
+  const viewed: ViewInput = {
+    field,
+    decay: diffuseDecay(water, sky, field),
+    water,
+    background: input.background,
+    surface: lureType(input.lure).surface,
+    eye,
+    fishM: input.fishM,
+  }
+  const views = Object.fromEntries(SIDES.map(side => [side, prepareView(side, viewed)])) as Stage['views']
+  return {
+    input,
+    water,
+    sky,
+    field,
+    eye,
+    stage: prepareStage(input.lure, field, views, eye.acuityRad),
+    glitter: glitterAt(water, sky, input.depthM),
+  }
 }

@@ -1,5 +1,5 @@
 import { DIFFUSE_TRANSMITTANCE, refractedMu, surfaceTransmittance } from '#core/sky/surface'
-import { CANOPIES, type Canopy, WINDS, type Wind } from '#core/sky/conditions'
+import { CANOPIES, type Canopy, WINDS, type Wind } from '#core/sky/weather'
 import { STARLIGHT_LUX, clearSkyLux, moonLux } from '#core/sky/illuminance'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { daylightEnergy, planckEnergy, quanta } from '#core/spectrum/daylight'
@@ -91,7 +91,8 @@ export function skyLight(sky: SkyInput): SkyLight {
   addScaled(diffuse, LAMP, lamps * DIFFUSE_TRANSMITTANCE)
 
   return {
-    direct, diffuse,
+    direct,
+    diffuse,
     beamMu: refractedMu(sky.sunElevationDeg),
     lux: sun * canopy.direct + (sky0 + moon + STARLIGHT_LUX * pass) * canopy.diffuse + lamps,
     lampLux: lamps,

@@ -4,11 +4,15 @@ import { skyLight } from '#core/sky/light'
 import { sunElevationDeg } from '#core/sky/sun'
 import { WINDOW_DEG, internalReflectance, refractedMu, surfaceTransmittance } from '#core/sky/surface'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
+import type { SkyInput } from '#core/sky/light'
 import { NOON, OVERCAST } from '../../tests/reference/scenes'
+
+const NIGHT = { sunElevationDeg: -30 }
 
 describe('sun and sky', () => {
   it('puts the sun where the NREL reference has it', () => {
-    const zenith = 90 - sunElevationDeg({ timeMs: Date.parse('2003-10-17T19:30:30Z'), latitudeDeg: 39.742, longitudeDeg: -105.179 })
+    const zenith =
+      90 - sunElevationDeg({ timeMs: Date.parse('2003-10-17T19:30:30Z'), latitudeDeg: 39.742, longitudeDeg: -105.179 })
     expect(Math.abs(zenith - 50.11)).toBeLessThan(0.1)
   })
   it('never darkens as the sun rises', () => {
@@ -34,10 +38,97 @@ describe('sun and sky', () => {
 describe('the surface', () => {
   it('shows the sky through a window of 48.3 degrees and mirrors outside it', () => {
     expect(WINDOW_DEG).toBeCloseTo(48.3, 0)
-    expect(internalReflectance(Math.cos(50 * Math.PI / 180))).toBe(1)
+    expect(internalReflectance(Math.cos((50 * Math.PI) / 180))).toBe(1)
     expect(internalReflectance(1)).toBeCloseTo(0.0211, 3)
   })
   it('is reciprocal: what passes down along a path passes up along it', () => {
-    for (const deg of [10, 30, 60, 85]) expect(1 - internalReflectance(refractedMu(deg))).toBeCloseTo(surfaceTransmittance(deg), 10)
+    for (const deg of [10, 30, 60, 85])
+      expect(1 - internalReflectance(refractedMu(deg))).toBeCloseTo(surfaceTransmittance(deg), 10)
+  })
+})
+
+describe('light on the water', () => {
+  /** Lux above the water and of direct sun below it, to three figures, by the published fits and the stated shares. */
+  it.each<[string, Partial<SkyInput>, number, number]>([
+    ['clear noon', {}, 95_900, 77_500],
+    ['half cloud', { cloud: 0.5 }, 89_100, 40_800],
+    ['overcast', { cloud: 1 }, 24_000, 0],
+    ['rain', { cloud: 1, rain: true }, 12_000, 0],
+    ['the shade of the bank', { canopy: 'bank-shade' }, 9_100, 0],
+    ['a dock', { canopy: 'trees-or-dock' }, 4_860, 2_320],
+    ['a mat', { canopy: 'mat' }, 331, 0],
+    ['a low sun', { sunElevationDeg: 5 }, 4_540, 536],
+    ['civil twilight', { sunElevationDeg: -3 }, 79.1, 0],
+    ['nautical twilight', { sunElevationDeg: -9 }, 0.117, 0],
+    ['a full moon half way up', { ...NIGHT, moonFraction: 1, moonElevationDeg: 45 }, 0.173, 0],
+    ['a half moon', { ...NIGHT, moonFraction: 0.5, moonElevationDeg: 45 }, 0.0212, 0],
+    ['a moon that has set', { ...NIGHT, moonFraction: 1, moonElevationDeg: -5 }, 0.0008, 0],
+    ['stars behind cloud', { ...NIGHT, cloud: 1 }, 0.0002, 0],
+    ['a lamp', { ...NIGHT, lamps: true }, 8, 0],
+    ['a lamp at a dock', { ...NIGHT, lamps: true, canopy: 'trees-or-dock' }, 8, 0],
+  ])('under %s', (_, change, lux, directLux) => {
+    const light = skyLight({ ...NOON.sky, ...change })
+    expect(light.lux / lux).toBeCloseTo(1, 2)
+    if (directLux) expect(light.directLux / directLux).toBeCloseTo(1, 2)
+    else expect(light.directLux).toBe(0)
+    expect(luminanceOfQuanta(light.direct)).toBeCloseTo(light.directLux, 3)
+  })
+  it('is let in by the surface and the canopy, nothing else', () => {
+    const { diffuse, direct } = skyLight(NOON.sky)
+    const inside = luminanceOfQuanta(diffuse) + luminanceOfQuanta(direct)
+    expect(inside / 95_900).toBeGreaterThan(0.96)
+    expect(inside / 95_900).toBeLessThan(0.98)
+    const mat = skyLight({ ...NOON.sky, canopy: 'mat' })
+    expect(luminanceOfQuanta(mat.diffuse) / luminanceOfQuanta(diffuse)).toBeCloseTo(0.02, 3)
+  })
+  it('says what lamps give apart, and how rough the water is', () => {
+    expect(skyLight({ ...NOON.sky, ...NIGHT, lamps: true }).lampLux).toBe(8)
+    expect(skyLight(NOON.sky).lampLux).toBe(0)
+    const slopes = (['calm', 'ripple', 'chop', 'strong'] as const).map(
+      wind => skyLight({ ...NOON.sky, wind }).waveSlope,
+    )
+    expect(slopes).toEqual([0.03, 0.1, 0.17, 0.23])
+  })
+  it('is blue at dusk, grey under cloud, warm from a lamp', () => {
+    const blueShare = (change: Partial<SkyInput>) => {
+      const { diffuse } = skyLight({ ...NOON.sky, ...change })
+      const sum = (from: number, to: number) => diffuse.slice(from, to).reduce((a, b) => a + b, 0)
+      return sum(0, 10) / sum(20, 30)
+    }
+    expect(blueShare({ sunElevationDeg: -5, cloud: 0 })).toBeGreaterThan(1.2 * blueShare({ cloud: 0 }))
+    expect(blueShare({ cloud: 0 })).toBeGreaterThan(1.2 * blueShare({ cloud: 1 }))
+    expect(blueShare({ ...NIGHT, lamps: true })).toBeLessThan(0.3 * blueShare({ cloud: 1 }))
+  })
+  it('sends the beam down by Snell, and through the surface by Fresnel', () => {
+    expect(skyLight({ ...NOON.sky, sunElevationDeg: 90 }).beamMu).toBeCloseTo(1, 9)
+    expect(refractedMu(30)).toBeCloseTo(0.7631, 4)
+    expect(refractedMu(-20)).toBe(refractedMu(0))
+    expect(surfaceTransmittance(90)).toBeCloseTo(0.9789, 4)
+    expect(surfaceTransmittance(10)).toBeCloseTo(0.652, 2)
+  })
+})
+
+describe('published illuminances', () => {
+  it.each([
+    [90, 128_800],
+    [60, 103_100],
+    [30, 46_300],
+    [10, 11_120],
+    [0, 759],
+    [-4, 29.9],
+    [-6, 3.41],
+    [-10, 0.0421],
+    [-15, 0.00202],
+    [-40, 0.0008],
+  ])('sun at %i degrees', (deg, lux) => expect(clearSkyLux(deg) / lux).toBeCloseTo(1, 2))
+  it.each([
+    [1, 0.224],
+    [0.9, 0.106],
+    [0.5, 0.0266],
+    [0.1, 0.00153],
+    [0, 0],
+  ])('moon lit to %d at 60 degrees', (fraction, lux) => {
+    expect(moonLux(fraction, 60)).toBeCloseTo(lux, 3)
+    expect(moonLux(fraction, 0)).toBe(0)
   })
 })

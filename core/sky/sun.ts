@@ -1,7 +1,11 @@
 import { getMoonIllumination, getMoonPosition, getPosition } from 'suncalc'
 
 /** Time as milliseconds since 1970-01-01 UTC; place in degrees, north and east positive. */
-export interface PlaceTime { timeMs: number, latitudeDeg: number, longitudeDeg: number }
+export interface PlaceTime {
+  timeMs: number
+  latitudeDeg: number
+  longitudeDeg: number
+}
 
 /**
  * Height of the sun above the horizon, degrees, as seen (with refraction).

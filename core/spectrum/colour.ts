@@ -1,3 +1,4 @@
+import { convertLrgbToRgb, convertRgbToLrgb, formatHex, parseHex } from 'culori/fn'
 import { CIE_1931_X, CIE_1931_Y, CIE_1931_Z } from '#core/data/cie1931'
 import { WAVELENGTHS_NM, type Spectrum, dot, tabulated } from '#core/spectrum/grid'
 
@@ -7,7 +8,7 @@ export const YBAR = tabulated(CIE_1931_Y)
 export const ZBAR = tabulated(CIE_1931_Z)
 
 /** Photon-based weights: a spectrum of quanta carries energy in proportion to 1/wavelength. */
-const perQuantum = (bar: Spectrum) => bar.map((v, i) => v * 560 / WAVELENGTHS_NM[i]!)
+const perQuantum = (bar: Spectrum) => bar.map((v, i) => (v * 560) / WAVELENGTHS_NM[i]!)
 const XQ = perQuantum(XBAR)
 const YQ = perQuantum(YBAR)
 const ZQ = perQuantum(ZBAR)
@@ -38,13 +39,13 @@ export function linearFromXyz([x, y, z]: Xyz): [number, number, number] {
 /** One linear channel (0-1) to its encoded 0-255 value, clipped. */
 export function encodeChannel(v: number): number {
   const c = Math.min(1, Math.max(0, v))
-  return 255 * (c <= 0.0031308 ? 12.92 * c : 1.055 * c ** (1 / 2.4) - 0.055)
+  return 255 * convertLrgbToRgb({ r: c, g: c, b: c }).r
 }
 
 /** One encoded 0-255 channel to linear 0-1. */
 export function decodeChannel(v: number): number {
   const c = v / 255
-  return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4
+  return convertRgbToLrgb({ r: c, g: c, b: c }).r
 }
 
 /**
@@ -66,12 +67,11 @@ export function srgbFromLinear(rgb: readonly [number, number, number]): Srgb {
 }
 
 /** Hex text of a display colour. */
-export function hex(c: Srgb): string {
-  return `#${c.map(v => Math.round(v).toString(16).padStart(2, '0')).join('')}`
-}
+export const hex = ([r, g, b]: Srgb): string => formatHex({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 })
 
-/** Parse "#rrggbb". */
+/** Read "#rrggbb"; throws a RangeError on anything else. */
 export function fromHex(text: string): Srgb {
-  const n = Number.parseInt(text.slice(1), 16)
-  return [(n >> 16) & 255, (n >> 8) & 255, n & 255]
+  const c = parseHex(text)
+  if (!c) throw new RangeError('a colour is written as # and six hexadecimal digits')
+  return [c.r * 255, c.g * 255, c.b * 255]
 }

@@ -7,9 +7,10 @@ import { type Spectrum, WAVELENGTHS_NM, spectrumOf } from '#core/spectrum/grid'
  */
 export function daylightEnergy(cctK: number): Spectrum {
   const t = Math.min(25000, Math.max(4000, cctK))
-  const x = t <= 7000
-    ? 0.244063 + 99.11 / t + 2.9678e6 / t ** 2 - 4.607e9 / t ** 3
-    : 0.23704 + 247.48 / t + 1.9018e6 / t ** 2 - 2.0064e9 / t ** 3
+  const x =
+    t <= 7000
+      ? 0.244063 + 99.11 / t + 2.9678e6 / t ** 2 - 4.607e9 / t ** 3
+      : 0.23704 + 247.48 / t + 1.9018e6 / t ** 2 - 2.0064e9 / t ** 3
   const y = -3 * x * x + 2.87 * x - 0.275
   const m = 0.0241 + 0.2562 * x - 0.7341 * y
   const m1 = (-1.3515 - 1.7703 * x + 5.9114 * y) / m
@@ -20,7 +21,9 @@ export function daylightEnergy(cctK: number): Spectrum {
 /** Planck's law, relative spectral energy, for lamps and very low sun. Temperature in K. */
 export function planckEnergy(temperatureK: number): Spectrum {
   const c2 = 1.4388e7 // nm K
-  return spectrumOf(nm => (560 / nm) ** 5 * (Math.exp(c2 / (560 * temperatureK)) - 1) / (Math.exp(c2 / (nm * temperatureK)) - 1))
+  return spectrumOf(
+    nm => ((560 / nm) ** 5 * (Math.exp(c2 / (560 * temperatureK)) - 1)) / (Math.exp(c2 / (nm * temperatureK)) - 1),
+  )
 }
 
 /** Turn relative energy into relative quanta (photons), which is what pigments count; scaled to a mean of 1. */

@@ -7,10 +7,12 @@ const D65 = daylightEnergy(6504)
 const WHITE_Y = dot(D65, YBAR)
 
 /** Rows: linear sRGB per unit reflectance in each band under D65. */
-const TO_RGB: Float64Array[] = [0, 1, 2].map(ch => Float64Array.from({ length: BANDS }, (_, i) => {
-  const e = D65[i]! / WHITE_Y
-  return linearFromXyz([XBAR[i]! * e, YBAR[i]! * e, ZBAR[i]! * e])[ch]!
-}))
+const TO_RGB: Float64Array[] = [0, 1, 2].map(ch =>
+  Float64Array.from({ length: BANDS }, (_, i) => {
+    const e = D65[i]! / WHITE_Y
+    return linearFromXyz([XBAR[i]! * e, YBAR[i]! * e, ZBAR[i]! * e])[ch]!
+  }),
+)
 
 /** Linear sRGB of a reflectance under D65, unclipped. */
 export function linearSrgbOfReflectance(r: Spectrum): [number, number, number] {
@@ -50,14 +52,17 @@ export function reflectanceFromSrgb(colour: Srgb): Spectrum {
       if (i < BANDS - 1) jac[i * size + i + 1] = -2
       for (let c = 0; c < 3; c++) {
         const w = TO_RGB[c]![i]!
-        f[BANDS + c]! += w * (th + 1) / 2
+        f[BANDS + c]! += (w * (th + 1)) / 2
         jac[i * size + BANDS + c] = d1 * w
         jac[(BANDS + c) * size + i] = d1 * w
       }
     }
     for (let c = 0; c < 3; c++) f[BANDS + c]! -= target[c]!
     if (f.every(v => Math.abs(v) < 1e-9)) break
-    const step = solveInPlace(jac, f.map(v => -v))
+    const step = solveInPlace(
+      jac,
+      f.map(v => -v),
+    )
     if (!step) break
     // Long first steps overshoot where tanh saturates; a capped step still converges in under 40 rounds.
     let longest = 0

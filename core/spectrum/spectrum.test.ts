@@ -24,13 +24,16 @@ describe('colour of light', () => {
 describe('reflectance from a display colour', () => {
   it('comes back to the same colour, smooth and possible, for any colour a pigment can have', () => {
     const channel = fc.integer({ min: 8, max: 248 })
-    fc.assert(fc.property(channel, channel, channel, (r, g, b) => {
-      const spectrum = reflectanceFromSrgb([r, g, b])
-      for (const v of spectrum) expect(v).toBeGreaterThan(0)
-      for (const v of spectrum) expect(v).toBeLessThan(1)
-      const back = srgbOfReflectance(spectrum)
-      ;[r, g, b].forEach((v, i) => expect(Math.abs(back[i]! - v)).toBeLessThan(0.5))
-    }), { numRuns: 40, seed: 7 })
+    fc.assert(
+      fc.property(channel, channel, channel, (r, g, b) => {
+        const spectrum = reflectanceFromSrgb([r, g, b])
+        for (const v of spectrum) expect(v).toBeGreaterThan(0)
+        for (const v of spectrum) expect(v).toBeLessThan(1)
+        const back = srgbOfReflectance(spectrum)
+        ;[r, g, b].forEach((v, i) => expect(Math.abs(back[i]! - v)).toBeLessThan(0.5))
+      }),
+      { numRuns: 40, seed: 7 },
+    )
   })
   it('writes and reads hex', () => {
     expect(fromHex(hex([18, 52, 255]))).toEqual([18, 52, 255])

@@ -30,14 +30,14 @@ export function vanishingDepthM(w: WaterOptics, target: number | Spectrum = WHIT
     }
   }
   const reflectance = typeof target === 'number' ? target : target[clearest]!
-  const sends = WHITE_DISC.sends * reflectance / WHITE_DISC.reflectance
+  const sends = (WHITE_DISC.sends * reflectance) / WHITE_DISC.reflectance
   const contrast = Math.abs(sends - remoteReflectance(w, clearest))
   return Math.max(AT_ONCE_M, Math.log(contrast / HUMAN_THRESHOLD) / (2.5 * kd))
 }
 
 /**
- * How much of a recipe makes a target vanish at a given depth, by bisection on the logarithm of the amount; the depth falls as the
- * amount grows. Held at the ends where even pure water, or the thickest soup, will not do.
+ * How much of a recipe makes a target vanish at a given depth, by bisection on the logarithm of the amount; the depth
+ * falls as the amount grows. Held at the ends where even pure water, or the thickest soup, will not do.
  */
 export function amountFor(recipe: Recipe, salt: boolean, depthM: number, target?: number | Spectrum): number {
   let lo = Math.log(1e-7)

@@ -26,9 +26,9 @@ const SILT_SCATTER = spectrumOf(nm => 0.6 * (555 / nm) ** 0.5)
 export const BACK_SHARE = { water: 0.5, algae: 0.01, silt: 0.018 } as const
 
 /**
- * Absorption and scattering from what is in the water.
- * Water: Pope & Fry 1997; scattering 0.0017 (fresh) or 0.0019 (salt) at 550 nm, λ^-4.3. Algae: 0.0403 C^0.668 (Bricaud et al. 1995),
- * 0.30 C^0.62 (Gordon & Morel 1983). Tannin absorbs only. Silt: 0.041 T exp(-0.0115(λ-440)), 0.6 T (555/λ)^0.5.
+ * Absorption and scattering from what is in the water. Water: Pope & Fry 1997; scattering 0.0017 (fresh) or 0.0019
+ * (salt) at 550 nm, λ^-4.3. Algae: 0.0403 C^0.668 (Bricaud et al. 1995), 0.30 C^0.62 (Gordon & Morel 1983). Tannin
+ * absorbs only. Silt: 0.041 T exp(-0.0115(λ-440)), 0.6 T (555/λ)^0.5.
  */
 export function waterOptics(amounts: Constituents, salt: boolean): WaterOptics {
   const { chlorophyll: c, tannin, silt } = amounts
@@ -36,7 +36,11 @@ export function waterOptics(amounts: Constituents, salt: boolean): WaterOptics {
   const algaeB = c > 0 ? 0.3 * c ** 0.62 : 0
   const waterB = salt ? 0.0019 : 0.0017
   const out: WaterOptics = {
-    absorption: new Float64Array(BANDS), scattering: new Float64Array(BANDS), back: new Float64Array(BANDS), beam: new Float64Array(BANDS), salt,
+    absorption: new Float64Array(BANDS),
+    scattering: new Float64Array(BANDS),
+    back: new Float64Array(BANDS),
+    beam: new Float64Array(BANDS),
+    salt,
   }
   for (let i = 0; i < BANDS; i++) {
     const a = PURE[i]! + algaeA * ALGAE[i]! + tannin * TANNIN[i]! + silt * SILT_ABSORB[i]!
@@ -58,7 +62,7 @@ export function waterOptics(amounts: Constituents, salt: boolean): WaterOptics {
 export function remoteReflectance(w: WaterOptics, band: number): number {
   const u = w.back[band]! / (w.absorption[band]! + w.back[band]!)
   const rrs = (0.0895 + 0.1247 * u) * u
-  return 0.52 * rrs / (1 - 1.7 * rrs)
+  return (0.52 * rrs) / (1 - 1.7 * rrs)
 }
 
 /**
@@ -69,7 +73,7 @@ export function diffuseAttenuation(w: WaterOptics, band: number): number {
   const a = w.absorption[band]!
   const bb = w.back[band]!
   const bbw = BACK_SHARE.water * (w.salt ? 0.0019 : 0.0017) * WATER_SCATTER[band]!
-  return 1.15 * a + 4.259 * (1 - 0.265 * bbw / bb) * (1 - 0.52 * Math.exp(-10.8 * a)) * bb
+  return 1.15 * a + 4.259 * (1 - (0.265 * bbw) / bb) * (1 - 0.52 * Math.exp(-10.8 * a)) * bb
 }
 
 /** First and last band of 440-670 nm, the range in which the human eye finds its clearest window. */

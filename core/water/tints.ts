@@ -1,11 +1,15 @@
 /** What colours the water: algae as chlorophyll (mg/m³), tannin as a440 (1/m), silt (g/m³). */
-export interface Constituents { chlorophyll: number, tannin: number, silt: number }
+export interface Constituents {
+  chlorophyll: number
+  tannin: number
+  silt: number
+}
 
 /**
- * A tint's recipe: each constituent at an amount of 1, and the power with which it grows as the water thickens. Silt and tannin do not keep
- * step in nature: even a clear creek carries some silt, and tannin has a ceiling.
+ * A tint's recipe: each constituent at an amount of 1, and the power with which it grows as the water thickens. Silt
+ * and tannin do not keep step in nature: even a clear creek carries some silt, and tannin has a ceiling.
  */
-export type Recipe = Readonly<Record<keyof Constituents, { at1: number, power: number }>>
+export type Recipe = Readonly<Record<keyof Constituents, { at1: number; power: number }>>
 
 export interface Tint {
   id: string
@@ -13,22 +17,71 @@ export interface Tint {
   /** How an angler knows it. */
   sign: string
   recipe: Recipe
+  /** A jar that shows its colour: the disc reading of the water in it, and the light's path through it, m. */
+  jar: { visibilityM: number; pathM: number }
+  /**
+   * Disc depth below which water of this tint is a contradiction, the less likely the murkier, m; null where it may
+   * be any.
+   */
+  clearFromM: number | null
 }
 
+/** A tall jar before white paper: enough path to tell the tints apart. */
+const TALL_JAR = { visibilityM: 0.7, pathM: 0.9 }
+/** Clear water shows its colour only in a path eight times as long. */
+const CLEAR_JAR = { visibilityM: 8 * TALL_JAR.visibilityM, pathM: 8 * TALL_JAR.pathM }
+
 const recipe = (chlorophyll: [number, number], tannin: [number, number], silt: [number, number]): Recipe => ({
-  chlorophyll: { at1: chlorophyll[0], power: chlorophyll[1] }, tannin: { at1: tannin[0], power: tannin[1] }, silt: { at1: silt[0], power: silt[1] },
+  chlorophyll: { at1: chlorophyll[0], power: chlorophyll[1] },
+  tannin: { at1: tannin[0], power: tannin[1] },
+  silt: { at1: silt[0], power: silt[1] },
 })
 
 /**
- * The tints as records. Proportions are ours, chosen inside the spread of lake and estuary surveys so that
- * Kd(550) Z and c(550) Z of every tint stay within the published ranges (0.7-2.6 and 3-13) for disc depths Z of 0.1-12 m.
+ * The tints as records. Proportions are ours, chosen inside the spread of lake and estuary surveys so that Kd(550) Z
+ * and c(550) Z of every tint stay within the published ranges (0.7-2.6 and 3-13) for disc depths Z of 0.1-12 m.
  */
 export const TINTS = {
-  'blue-clear': { id: 'blue-clear', name: 'blue-clear', sign: 'a white object stays white, deep water looks blue', recipe: recipe([0.5, 0.8], [0.02, 0.7], [1.5, 1]) },
-  'green': { id: 'green', name: 'green (algae)', sign: 'a white object turns green; the jar settles to a green film', recipe: recipe([70, 1], [0.15, 0.8], [5, 0.9]) },
-  'tea': { id: 'tea', name: 'tea (tannin)', sign: 'a jar of it is clear but brown, like tea', recipe: recipe([2, 1], [16, 1], [2.85, 0.33]) },
-  'brown': { id: 'brown', name: 'brown (silt)', sign: 'a jar of it is cloudy and settles to mud', recipe: recipe([1.5, 0.5], [2.4, 0.75], [24, 0.9]) },
-  'mixed': { id: 'mixed', name: 'mixed', sign: 'green or brown and cloudy: algae, tannin and silt together', recipe: recipe([16, 0.8], [2, 0.8], [6, 0.9]) },
+  'blue-clear': {
+    id: 'blue-clear',
+    name: 'blue-clear',
+    sign: 'a white object stays white, deep water looks blue',
+    recipe: recipe([0.5, 0.8], [0.02, 0.7], [1.5, 1]),
+    jar: CLEAR_JAR,
+    clearFromM: 2.5,
+  },
+  'green': {
+    id: 'green',
+    name: 'green (algae)',
+    sign: 'a white object turns green; the jar settles to a green film',
+    recipe: recipe([70, 1], [0.15, 0.8], [5, 0.9]),
+    jar: TALL_JAR,
+    clearFromM: null,
+  },
+  'tea': {
+    id: 'tea',
+    name: 'tea (tannin)',
+    sign: 'a jar of it is clear but brown, like tea',
+    recipe: recipe([2, 1], [16, 1], [2.85, 0.33]),
+    jar: TALL_JAR,
+    clearFromM: null,
+  },
+  'brown': {
+    id: 'brown',
+    name: 'brown (silt)',
+    sign: 'a jar of it is cloudy and settles to mud',
+    recipe: recipe([1.5, 0.5], [2.4, 0.75], [24, 0.9]),
+    jar: TALL_JAR,
+    clearFromM: null,
+  },
+  'mixed': {
+    id: 'mixed',
+    name: 'mixed',
+    sign: 'green or brown and cloudy: algae, tannin and silt together',
+    recipe: recipe([16, 0.8], [2, 0.8], [6, 0.9]),
+    jar: TALL_JAR,
+    clearFromM: null,
+  },
 } as const satisfies Record<string, Tint>
 export type TintId = keyof typeof TINTS
 

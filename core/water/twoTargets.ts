@@ -3,12 +3,18 @@ import { vanishingDepthM } from '#core/water/disc'
 import { waterOptics } from '#core/water/optics'
 import { TINTS, type TintId, scaled } from '#core/water/tints'
 
-/** A target lowered until it vanished: its reflectance (number or spectrum) and the depth, m; 0 when it was lost at once. */
-export interface Lowered { target: number | Spectrum, depthM: number }
+/**
+ * A target lowered until it vanished: its reflectance (number or spectrum) and the depth, m; 0 when it was lost at
+ * once.
+ */
+export interface Lowered {
+  target: number | Spectrum
+  depthM: number
+}
 
 export interface TwoTargetReading {
   /** Odds of each tint, most likely first; they sum to 1. */
-  tints: { tint: TintId, odds: number }[]
+  tints: { tint: TintId; odds: number }[]
   /** White-disc depth, m: the middle, and the bounds between which it lies nine times in ten. */
   discM: number
   lowM: number
@@ -19,25 +25,30 @@ export interface TwoTargetReading {
 const READING_ERROR = 0.13
 /** Readings shallower than this cannot be told from none, m. */
 const SHALLOWEST_M = 0.04
-/** Disc depths tried, evenly in their logarithm. */
+/** Amounts of each recipe tried, evenly in their logarithm, and the disc depths that count, m. */
 const STEPS = 90
+const AMOUNTS = [2e-4, 2e2] as const
 const RANGE_M = [0.06, 20] as const
 
-/** Blue-clear water that is not clear is a contradiction: how likely it is before any reading. */
-const priorOf = (tint: TintId, discM: number) => tint === 'blue-clear' ? Math.min(1, (discM / 2.5) ** 3) : 1
+/** How likely a tint is at a disc depth before any reading: as any other, but for one that needs clear water. */
+function priorOf(tint: TintId, discM: number): number {
+  const { clearFromM } = TINTS[tint]
+  return clearFromM === null ? 1 : Math.min(1, (discM / clearFromM) ** 3)
+}
 
 /**
- * Clarity and tint from two targets of known colour, by Bayes over tints and disc depths, equally likely beforehand but for blue-clear, which needs clear water. White against
- * black tells most: in tea black is lost almost at once, in silt it stays visible for a good share of white's depth, because the water
- * behind it is pale. The interval is honest about hand readings; where tints cannot be told apart their odds stay even.
+ * Clarity and tint from two targets of known colour, by Bayes over tints and disc depths. White against black tells
+ * most: in tea black is lost almost at once, in silt it stays visible for a good share of white's depth, because the
+ * water behind it is pale. The interval is honest about hand readings; where tints cannot be told apart their odds
+ * stay even.
  */
 export function waterFromTwoTargets(a: Lowered, b: Lowered, salt = false): TwoTargetReading {
   const log = (m: number) => Math.log(Math.max(SHALLOWEST_M, m))
-  const cells: { tint: TintId, discM: number, weight: number }[] = []
+  const cells: { tint: TintId; discM: number; weight: number }[] = []
   for (const tint of Object.keys(TINTS) as TintId[]) {
     for (let i = 0; i < STEPS; i++) {
       // The amount is run directly, so no cell needs a search; its disc depth comes out with the others.
-      const amount = Math.exp(Math.log(2e-4) + i / (STEPS - 1) * Math.log(2e2 / 2e-4))
+      const amount = AMOUNTS[0] * (AMOUNTS[1] / AMOUNTS[0]) ** (i / (STEPS - 1))
       const w = waterOptics(scaled(TINTS[tint].recipe, amount), salt)
       const discM = vanishingDepthM(w)
       if (discM < RANGE_M[0] || discM > RANGE_M[1]) continue
@@ -56,6 +67,8 @@ export function waterFromTwoTargets(a: Lowered, b: Lowered, salt = false): TwoTa
   }
   return {
     tints: [...byTint].map(([tint, odds]) => ({ tint, odds })).sort((x, y) => y.odds - x.odds),
-    discM: at(0.5), lowM: at(0.05), highM: at(0.95),
+    discM: at(0.5),
+    lowM: at(0.05),
+    highM: at(0.95),
   }
 }

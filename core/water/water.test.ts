@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { paintReflectance } from '#core/finish/paints'
+import { paintReflectance } from '#core/paintwork/paints'
 import { bandAt, tabulated, valueAt } from '#core/spectrum/grid'
 import { PURE_WATER_ABSORPTION } from '#core/data/water'
 import { amountFor, vanishingDepthM, waterFromReading } from '#core/water/disc'
@@ -14,10 +14,19 @@ const tints = Object.values(TINTS)
 describe('water from a reading', () => {
   it('has the absorption of pure water as published', () => {
     const pure = tabulated(PURE_WATER_ABSORPTION)
-    for (const [nm, a] of [[440, 0.00635], [500, 0.0204], [550, 0.0565], [600, 0.2224], [650, 0.34], [700, 0.624]] as const) expect(valueAt(pure, nm)).toBeCloseTo(a, 6)
+    for (const [nm, a] of [
+      [440, 0.00635],
+      [500, 0.0204],
+      [550, 0.0565],
+      [600, 0.2224],
+      [650, 0.34],
+      [700, 0.624],
+    ] as const)
+      expect(valueAt(pure, nm)).toBeCloseTo(a, 6)
   })
   it.each(tints)('P11: the disc depth comes back for $id', ({ recipe }) => {
-    for (const m of READINGS_M) expect(Math.abs(vanishingDepthM(waterFromReading(recipe, false, m)) / m - 1)).toBeLessThan(0.02)
+    for (const m of READINGS_M)
+      expect(Math.abs(vanishingDepthM(waterFromReading(recipe, false, m)) / m - 1)).toBeLessThan(0.02)
   })
   it.each(tints)('P12: attenuation of $id stays within the spread of field data', ({ recipe }) => {
     const band = bandAt(550)
@@ -44,14 +53,24 @@ describe('water from a reading', () => {
     expect(vanishingDepthM(again)).toBeCloseTo(0.5, 2)
   })
   it('names clarity by the disc', () => {
-    expect([0.1, 0.3, 0.7, 1.5, 3, 9].map(clarityWord)).toEqual(['mud', 'dirty', 'stained', 'slightly stained', 'clear', 'gin'])
+    expect([0.1, 0.3, 0.7, 1.5, 3, 9].map(clarityWord)).toEqual([
+      'mud',
+      'dirty',
+      'stained',
+      'slightly stained',
+      'clear',
+      'gin',
+    ])
   })
 })
 
 describe('two lures instead of a disc', () => {
   const read = (tint: keyof typeof TINTS, discM: number) => {
     const w = waterFromReading(TINTS[tint].recipe, false, discM)
-    const at = (paint: 'white' | 'black') => ({ target: paintReflectance(paint), depthM: vanishingDepthM(w, paintReflectance(paint)) })
+    const at = (paint: 'white' | 'black') => ({
+      target: paintReflectance(paint),
+      depthM: vanishingDepthM(w, paintReflectance(paint)),
+    })
     return waterFromTwoTargets(at('white'), at('black'))
   }
   it('tells silt from tea by white and black', () => {

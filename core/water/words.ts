@@ -7,7 +7,7 @@ export const CLARITY_WORDS = [
   { fromM: 0.25, word: 'dirty' },
   { fromM: 0, word: 'mud' },
 ] as const
-export type ClarityWord = typeof CLARITY_WORDS[number]['word']
+export type ClarityWord = (typeof CLARITY_WORDS)[number]['word']
 
 /** The word for a visibility reading in metres. */
 export function clarityWord(visibilityM: number): ClarityWord {

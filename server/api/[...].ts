@@ -1,4 +1,6 @@
-/** Any address of the API that is not one: 404 in the shape of every other fault, not the page. */
-export default defineEventHandler(() => {
-  throw createError({ statusCode: 404 })
+/**
+ * Any address of the API that is not one, or not for this method: a fault in the shape of every other, not the page.
+ */
+export default defineEventHandler(event => {
+  throw createError({ statusCode: allowedAt(event.path).length ? 405 : 404 })
 })

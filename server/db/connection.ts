@@ -2,15 +2,29 @@ import pg from 'pg'
 import { Sequelize } from 'sequelize'
 import { defineModels } from './models'
 
-/** Milliseconds after which a database that does not answer counts as gone. */
-const PATIENCE_MS = 3000
+/**
+ * How long anything waits for the database, ms. A request does several things in turn, and the first that times out
+ * ends it: waiting for a connection and one query after it stay within the three seconds an answer may take.
+ */
+export const PATIENCE = { connectMs: 1200, acquireMs: 1200, queryMs: 1500 } as const
+/** What the server itself gives a statement, ms, so that what nobody waits for any more ends too. */
+const STATEMENT_MS = 5000
+/** Most connections of one process. */
+export const CONNECTIONS = 8
 
 /** A connection pool with its models. The caller closes it. */
 export function openDatabase(url: string) {
   const sequelize = new Sequelize(url, {
-    dialect: 'postgres', dialectModule: pg, logging: false,
-    pool: { max: 8, min: 0, acquire: PATIENCE_MS, idle: 10_000 },
-    dialectOptions: { connectionTimeoutMillis: PATIENCE_MS, statement_timeout: 10_000 },
+    dialect: 'postgres',
+    dialectModule: pg,
+    logging: false,
+    pool: { max: CONNECTIONS, min: 0, acquire: PATIENCE.acquireMs, idle: 10_000 },
+    dialectOptions: {
+      connectionTimeoutMillis: PATIENCE.connectMs,
+      query_timeout: PATIENCE.queryMs,
+      statement_timeout: STATEMENT_MS,
+      keepAlive: true,
+    },
     retry: { max: 1 },
   })
   return { sequelize, ...defineModels(sequelize) }

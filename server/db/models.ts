@@ -1,10 +1,22 @@
-import { type CreationOptional, DataTypes, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from 'sequelize'
-import type { Request } from '#core/conditions/request'
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type NonAttribute,
+  type Sequelize,
+} from 'sequelize'
+import type { Request } from '#core/request/request'
 import type { Answer } from '#core/ranking/answer'
 
 /** An angler: so far a device with a signed cookie, no name and no password. */
 export class Angler extends Model<InferAttributes<Angler>, InferCreationAttributes<Angler>> {
   declare id: string
+  /** Raised at every signing out: sessions given before are void. */
+  declare sessionVersion: CreationOptional<number>
+  /** Hash of the code that moves this angler's records to another device. */
+  declare recoveryHash: CreationOptional<string | null>
   declare createdAt: CreationOptional<Date>
 }
 
@@ -52,37 +64,103 @@ export class Call extends Model<InferAttributes<Call>, InferCreationAttributes<C
   declare waterId: string | null
   declare asked: Request
   declare answer: Answer
+  /** Place of what was tied on in the answer; null where the answer does not hold it. */
+  declare rank: number | null
+  /** Size of what was asked and answered, counted against the device's quota. */
+  declare bytes: CreationOptional<number>
   declare engineVersion: string
   declare tiedOn: string
   declare keptAt: Date
   declare createdAt: CreationOptional<Date>
+  /** What was tied on, where it was asked for. */
+  declare finish?: NonAttribute<FinishRow>
 }
 
 // Sequelize writes into the definitions it is given, so each column gets one of its own.
 const text = () => ({ type: DataTypes.TEXT, allowNull: false })
 const real = () => ({ type: DataTypes.DOUBLE, allowNull: false })
 
+/** A class of its own for each connection: a model belongs to the connection it was last attached to. */
+const fresh = <M extends new (...args: never[]) => object>(base: M): M =>
+  class extends (base as unknown as new () => object) {} as unknown as M
+
 /** Attach the models to a connection. Tables and constraints belong to the migrations. */
 export function defineModels(sequelize: Sequelize) {
+  const models = {
+    Angler: fresh(Angler),
+    LureTypeRow: fresh(LureTypeRow),
+    FinishRow: fresh(FinishRow),
+    Water: fresh(Water),
+    Call: fresh(Call),
+  }
   const common = { sequelize, underscored: true, timestamps: false }
-  Angler.init({ id: { type: DataTypes.UUID, primaryKey: true }, createdAt: DataTypes.DATE }, { ...common, modelName: 'Angler', tableName: 'anglers' })
-  LureTypeRow.init({
-    id: { type: DataTypes.TEXT, primaryKey: true }, words: text(), groupName: text(),
-    surface: { type: DataTypes.BOOLEAN, allowNull: false }, salt: { type: DataTypes.BOOLEAN, allowNull: false }, runsFromM: real(), runsToM: real(),
-  }, { ...common, modelName: 'LureType', tableName: 'lure_types' })
-  FinishRow.init({
-    id: { type: DataTypes.TEXT, primaryKey: true }, lureTypeId: text(), name: text(),
-    families: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false }, traits: { type: DataTypes.JSONB, allowNull: false }, parts: { type: DataTypes.JSONB, allowNull: false },
-    retired: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
-  }, { ...common, modelName: 'Finish', tableName: 'finishes' })
-  Water.init({
-    id: { type: DataTypes.UUID, primaryKey: true }, anglerId: { type: DataTypes.UUID, allowNull: true }, name: text(), kind: text(), latitude: real(), longitude: real(),
-    salinity: text(), usualTint: text(), usualVisibilityM: real(), prey: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false }, note: text(),
-  }, { ...common, modelName: 'Water', tableName: 'waters' })
-  Call.init({
-    id: { type: DataTypes.UUID, primaryKey: true }, anglerId: { type: DataTypes.UUID, allowNull: false }, waterId: { type: DataTypes.UUID, allowNull: true },
-    asked: { type: DataTypes.JSONB, allowNull: false }, answer: { type: DataTypes.JSONB, allowNull: false }, engineVersion: text(), tiedOn: text(),
-    keptAt: { type: DataTypes.DATE, allowNull: false }, createdAt: DataTypes.DATE,
-  }, { ...common, modelName: 'Call', tableName: 'calls' })
-  return { Angler, LureTypeRow, FinishRow, Water, Call }
+  models.Angler.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      sessionVersion: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
+      recoveryHash: { type: DataTypes.TEXT, allowNull: true },
+      createdAt: DataTypes.DATE,
+    },
+    { ...common, modelName: 'Angler', tableName: 'anglers' },
+  )
+  models.LureTypeRow.init(
+    {
+      id: { type: DataTypes.TEXT, primaryKey: true },
+      words: text(),
+      groupName: text(),
+      surface: { type: DataTypes.BOOLEAN, allowNull: false },
+      salt: { type: DataTypes.BOOLEAN, allowNull: false },
+      runsFromM: real(),
+      runsToM: real(),
+    },
+    { ...common, modelName: 'LureType', tableName: 'lure_types' },
+  )
+  models.FinishRow.init(
+    {
+      id: { type: DataTypes.TEXT, primaryKey: true },
+      lureTypeId: text(),
+      name: text(),
+      families: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false },
+      traits: { type: DataTypes.JSONB, allowNull: false },
+      parts: { type: DataTypes.JSONB, allowNull: false },
+      retired: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+    },
+    { ...common, modelName: 'Finish', tableName: 'finishes' },
+  )
+  models.Water.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      anglerId: { type: DataTypes.UUID, allowNull: true },
+      name: text(),
+      kind: text(),
+      latitude: real(),
+      longitude: real(),
+      salinity: text(),
+      usualTint: text(),
+      usualVisibilityM: real(),
+      prey: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false },
+      note: text(),
+    },
+    { ...common, modelName: 'Water', tableName: 'waters' },
+  )
+  models.Call.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      anglerId: { type: DataTypes.UUID, allowNull: false },
+      waterId: { type: DataTypes.UUID, allowNull: true },
+      asked: { type: DataTypes.JSONB, allowNull: false },
+      answer: { type: DataTypes.JSONB, allowNull: false },
+      rank: { type: DataTypes.INTEGER, allowNull: true },
+      bytes: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
+      engineVersion: text(),
+      tiedOn: text(),
+      keptAt: { type: DataTypes.DATE, allowNull: false },
+      createdAt: DataTypes.DATE,
+    },
+    { ...common, modelName: 'Call', tableName: 'calls' },
+  )
+  models.Call.belongsTo(models.FinishRow, { as: 'finish', foreignKey: 'tiedOn' })
+  models.Call.belongsTo(models.Water, { as: 'water', foreignKey: 'waterId' })
+  models.FinishRow.belongsTo(models.LureTypeRow, { as: 'lureType', foreignKey: 'lureTypeId' })
+  return models
 }

@@ -1,28 +1,31 @@
-import type { Request } from '#core/conditions/request'
-import { ENGINE_VERSION, recommend } from '#core/ranking/recommend'
+import { LRUCache } from 'lru-cache'
+import { serialize } from 'ohash'
+import type { Request } from '#core/request/request'
+import { ENGINE_VERSION } from '#core/ranking/recommend'
 
-/** Most answers remembered; each is about 15 kB of text. */
+/** Works out the answer to a request as JSON text. */
+export type Ranker = (request: Request) => Promise<string>
+
+/** Most answers remembered; each is about 20 kB of text. */
 const MOST = 400
-const answers = new Map<string, string>()
 
 /** The same scene in the same words, whatever order its fields came in. */
-function keyOf(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(keyOf).join()}]`
-  if (value && typeof value === 'object') {
-    return `{${Object.entries(value).filter(([, v]) => v !== undefined).sort(([a], [b]) => a < b ? -1 : 1).map(([k, v]) => `${k}:${keyOf(v)}`).join()}}`
-  }
-  return JSON.stringify(value)
-}
+export const keyOf = (request: Request): string => `${ENGINE_VERSION}|${serialize(request)}`
 
-/** The answer to a request as JSON text; a repeated scene is answered from a bounded memory (least lately used goes first). */
-export function answerText(request: Request): string {
-  const key = `${ENGINE_VERSION}|${keyOf(request)}`
-  let text = answers.get(key)
-  if (text) answers.delete(key)
-  else {
-    text = JSON.stringify(recommend(request))
-    if (answers.size >= MOST) answers.delete(answers.keys().next().value!)
+/**
+ * Answers to requests as JSON text. A repeated scene is answered from a bounded memory (least lately used goes
+ * first), and one that is being worked out already is not worked out twice.
+ */
+export function rememberingRanker(rank: Ranker, most = MOST): Ranker {
+  const answers = new LRUCache<string, Promise<string>>({ max: most })
+  return request => {
+    const key = keyOf(request)
+    const known = answers.get(key)
+    if (known) return known
+    const answer = rank(request)
+    answers.set(key, answer)
+    // What failed is not an answer: the next to ask has it worked out again.
+    answer.catch(() => answers.delete(key))
+    return answer
   }
-  answers.set(key, text)
-  return text
 }

@@ -1,11 +1,24 @@
 import { Op } from 'sequelize'
-import type { Database } from '../db/connection'
+import zoneAt from 'tz-lookup'
+import type { Database } from '#server/db/connection'
 
-/** The angler's own waters and those of the demonstration basin. */
+/** The angler's own waters and those of the demonstration basin, each with the time zone of its place. */
 export async function listWaters({ Water }: Database, anglerId: string | null) {
-  const rows = await Water.findAll({ where: { [Op.or]: [{ anglerId: null }, ...(anglerId ? [{ anglerId }] : [])] }, order: [['name', 'ASC']] })
+  const rows = await Water.findAll({
+    where: { [Op.or]: [{ anglerId: null }, ...(anglerId ? [{ anglerId }] : [])] },
+    order: [['name', 'ASC']],
+  })
   return rows.map(w => ({
-    id: w.id, name: w.name, kind: w.kind, latitude: w.latitude, longitude: w.longitude, salinity: w.salinity,
-    usualTint: w.usualTint, usualVisibilityM: w.usualVisibilityM, prey: w.prey, note: w.note,
+    id: w.id,
+    name: w.name,
+    kind: w.kind,
+    latitude: w.latitude,
+    longitude: w.longitude,
+    zone: zoneAt(w.latitude, w.longitude),
+    salinity: w.salinity,
+    usualTint: w.usualTint,
+    usualVisibilityM: w.usualVisibilityM,
+    prey: w.prey,
+    note: w.note,
   }))
 }

@@ -1,4 +1,4 @@
-import { type Database, openDatabase } from '../db/connection'
+import { type Database, openDatabase } from '#server/db/connection'
 
 let db: Database | null = null
 

@@ -7,17 +7,18 @@ const MOST_BYTES = 32 * 1024
 
 /** An answer that says what is wrong, one entry per fault, and nothing of what was sent. */
 export function faultError(status: number, errors: Fault[]) {
-  return createError({ statusCode: status, statusMessage: status === 422 ? 'Unprocessable Content' : 'Bad Request', data: { errors } })
+  return createError({ statusCode: status, data: { errors } })
 }
 
-/** Read a JSON body within bounds and validate it; anything wrong is a 4xx with faults, before any service is called. */
+/**
+ * Read a JSON body within bounds and validate it; anything wrong is a 4xx with faults, before any service is called.
+ */
 export async function validatedBody<T>(event: H3Event, schema: Joi.Schema<T>): Promise<T> {
   const text = await boundedBody(event)
   let input: unknown
   try {
     input = JSON.parse(text)
-  }
-  catch {
+  } catch {
     throw faultError(422, [{ path: '', code: 'json', message: 'The request is not JSON. Send one JSON object.' }])
   }
   return unwrap(check(schema, input))
@@ -26,7 +27,11 @@ export async function validatedBody<T>(event: H3Event, schema: Joi.Schema<T>): P
 /** A path parameter, validated. */
 export function validatedParam(event: H3Event, name: string, schema: Joi.Schema<string>): string {
   const result = check(schema, getRouterParam(event, name))
-  if (!result.ok) throw faultError(422, result.faults.map(f => ({ ...f, path: name })))
+  if (!result.ok)
+    throw faultError(
+      422,
+      result.faults.map(f => ({ ...f, path: name })),
+    )
   return result.value
 }
 
@@ -42,10 +47,15 @@ const HANG_UP_BYTES = 1024 * 1024
 async function boundedBody(event: H3Event): Promise<string> {
   const chunks: Buffer[] = []
   let size = 0
-  for await (const chunk of event.node.req) {
-    size += (chunk as Buffer).length
-    if (size > HANG_UP_BYTES) break
-    if (size <= MOST_BYTES) chunks.push(chunk as Buffer)
+  try {
+    for await (const chunk of event.node.req) {
+      size += (chunk as Buffer).length
+      if (size > HANG_UP_BYTES) break
+      if (size <= MOST_BYTES) chunks.push(chunk as Buffer)
+    }
+  } catch {
+    // The sender went away half-way: there is nobody left to answer, and nothing wrong here.
+    throw faultError(400, [{ path: '', code: 'cut-off', message: 'The request broke off. Send it again.' }])
   }
   if (size > MOST_BYTES) throw faultError(413, [{ path: '', code: 'too-large', message: 'The request is too large.' }])
   return Buffer.concat(chunks).toString('utf8')

@@ -1,18 +1,30 @@
-import { randomUUID } from 'node:crypto'
+import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Request } from '#core/conditions/request'
+import type { Request } from '#core/request/request'
 import type { Answer } from '#core/ranking/answer'
 import { recommend } from '#core/ranking/recommend'
 import { type Server, freePort, startServer } from '../../tools/server'
-import { Client, postgres } from './client'
+import { testDatabase } from '../../tools/testDatabase'
+import { Client } from './client'
 
-const ASKED: Request = { lure: 'jerkbait', water: { visibilityM: 2, tint: 'green', temperatureC: 14 }, light: { sky: 'partly', sunElevationDeg: 40 } }
+const ASKED: Request = {
+  lure: 'jerkbait',
+  water: { visibilityM: 2, tint: 'green', temperatureC: 14 },
+  light: { sky: 'partly', sunElevationDeg: 40 },
+}
 const call = () => ({ asked: ASKED, tiedOn: 'jerkbait.bone', keptAt: '2026-04-12T10:40:00.000Z' })
-interface Listed { id: string, tiedOn: { id: string, name: string }, rank: number | null, engineVersion: string }
+interface Listed {
+  id: string
+  tiedOn: { id: string; name: string }
+  rank: number | null
+  engineVersion: string
+}
 const ids = (body: unknown) => (body as Listed[]).map(c => c.id)
 
 let server: Server
-beforeAll(async () => { server = await startServer() })
+beforeAll(async () => {
+  server = await startServer()
+})
 afterAll(() => server.kill())
 
 describe('recommendations', () => {
@@ -27,21 +39,36 @@ describe('recommendations', () => {
   it('is not thrown by the order of the fields', async () => {
     const client = new Client(server.url)
     const turned = Object.fromEntries(Object.entries(ASKED).reverse())
-    expect((await client.call('POST', '/recommendations', turned)).body).toEqual((await client.call('POST', '/recommendations', ASKED)).body)
+    expect((await client.call('POST', '/recommendations', turned)).body).toEqual(
+      (await client.call('POST', '/recommendations', ASKED)).body,
+    )
   })
   it('answers 422 with an entry per fault and nothing of what was sent', async () => {
-    const { status, body } = await new Client(server.url).call('POST', '/recommendations', { lure: 'sekret', water: { visibilityM: -3, tint: 'tea' }, light: { sky: 'clear', sunElevationDeg: 200 } })
+    const { status, body } = await new Client(server.url).call('POST', '/recommendations', {
+      lure: 'sekret',
+      water: { visibilityM: -3, tint: 'tea' },
+      light: { sky: 'clear', sunElevationDeg: 200 },
+    })
     expect(status).toBe(422)
-    expect((body as { errors: { path: string }[] }).errors.map(e => e.path)).toEqual(['lure', 'water.visibilityM', 'light.sunElevationDeg'])
+    expect((body as { errors: { path: string }[] }).errors.map(e => e.path)).toEqual([
+      'lure',
+      'water.visibilityM',
+      'light.sunElevationDeg',
+    ])
     expect(JSON.stringify(body)).not.toMatch(/sekret|-3\b|stack/)
   })
-  it.each([['{"lure":'], ['[]'], ['"x"'], ['']])('answers 422 to a body of %j', async (raw) => {
+  it.each([['{"lure":'], ['[]'], ['"x"'], ['']])('answers 422 to a body of %j', async raw => {
     const { status, body } = await new Client(server.url).call('POST', '/recommendations', undefined, raw)
     expect(status).toBe(422)
     expect((body as { errors: unknown[] }).errors.length).toBeGreaterThan(0)
   })
   it('refuses a body past its bound', async () => {
-    const { status } = await new Client(server.url).call('POST', '/recommendations', undefined, JSON.stringify({ ...ASKED, note: 'x'.repeat(50_000) }))
+    const { status } = await new Client(server.url).call(
+      'POST',
+      '/recommendations',
+      undefined,
+      JSON.stringify({ ...ASKED, note: 'x'.repeat(50_000) }),
+    )
     expect(status).toBe(413)
   })
   it('needs no account and sets no cookie', async () => {
@@ -59,7 +86,13 @@ describe('the rest of the surface', () => {
   })
   it('lists the waters of the basin', async () => {
     const { body } = await new Client(server.url).call('GET', '/waters')
-    expect((body as { kind: string }[]).map(w => w.kind).sort()).toEqual(['estuary sound', 'farm pond', 'oxbow', 'tannin creek', 'upland reservoir'])
+    expect((body as { kind: string }[]).map(w => w.kind).sort()).toEqual([
+      'estuary sound',
+      'farm pond',
+      'oxbow',
+      'tannin creek',
+      'upland reservoir',
+    ])
   })
   it('tells nothing of its insides where there is nothing', async () => {
     const { status, body } = await new Client(server.url).call('GET', '/nowhere')
@@ -69,9 +102,9 @@ describe('the rest of the surface', () => {
 })
 
 describe('kept calls', () => {
-  it('are kept once however often they are sent, with the server\'s own ranking', async () => {
+  it("are kept once however often they are sent, with the server's own ranking", async () => {
     const client = new Client(server.url)
-    const id = randomUUID()
+    const id = newId()
     const first = await client.call('PUT', `/calls/${id}`, call())
     expect(first.status).toBe(200)
     expect((await client.call('PUT', `/calls/${id}`, call())).body).toEqual(first.body)
@@ -79,7 +112,9 @@ describe('kept calls', () => {
     expect(body).toHaveLength(1)
     const kept = (body as Listed[])[0]!
     expect(kept).toMatchObject({ id, tiedOn: { id: 'jerkbait.bone', name: 'Bone' } })
-    const ranked = (recommend({ ...ASKED, limit: 60 }) as Answer).ranked.find(r => r.finish.id === 'jerkbait.bone')!.rank
+    const ranked = (recommend({ ...ASKED, limit: 60 }) as Answer).ranked.find(
+      r => r.finish.id === 'jerkbait.bone',
+    )!.rank
     expect(kept.rank).toBe(ranked)
   })
   it('stay with a device that has looked at them once, even when the answer to its first sending is lost', async () => {
@@ -87,7 +122,7 @@ describe('kept calls', () => {
     await device.call('GET', '/calls')
     const known = device.cookie
     expect(known).not.toBe('')
-    const id = randomUUID()
+    const id = newId()
     await device.call('PUT', `/calls/${id}`, call())
     device.cookie = known
     expect((await device.call('PUT', `/calls/${id}`, call())).status).toBe(200)
@@ -96,9 +131,9 @@ describe('kept calls', () => {
   it('belong to one angler: another sees, changes and removes nothing', async () => {
     const mine = new Client(server.url)
     const other = new Client(server.url)
-    const id = randomUUID()
+    const id = newId()
     await mine.call('PUT', `/calls/${id}`, call())
-    await other.call('PUT', `/calls/${randomUUID()}`, call())
+    await other.call('PUT', `/calls/${newId()}`, call())
     expect(ids((await other.call('GET', '/calls')).body)).not.toContain(id)
     expect((await other.call('PUT', `/calls/${id}`, call())).status).toBe(409)
     expect((await other.call('DELETE', `/calls/${id}`)).status).toBe(204)
@@ -114,10 +149,93 @@ describe('kept calls', () => {
       return (r.body as { errors: { path: string }[] }).errors.map(e => e.path)
     }
     expect(await paths('not-an-id', call())).toEqual(['id'])
-    expect(await paths(randomUUID(), { ...call(), tiedOn: 'craw.black' })).toEqual(['tiedOn'])
-    expect(await paths(randomUUID(), { ...call(), asked: { ...ASKED, depthM: -1 } })).toEqual(['asked.depthM'])
-    expect(await paths(randomUUID(), { ...call(), waterId: randomUUID() })).toEqual(['waterId'])
+    expect(await paths(newId(), { ...call(), tiedOn: 'craw.black' })).toEqual(['tiedOn'])
+    expect(await paths(newId(), { ...call(), asked: { ...ASKED, depthM: -1 } })).toEqual(['asked.depthM'])
+    expect(await paths(newId(), { ...call(), waterId: newId() })).toEqual(['waterId'])
     expect((await client.call('GET', '/calls')).body).toEqual([])
+  })
+})
+
+describe('who a device is', () => {
+  const cookieOf = (c: Client) => c.cookie
+  it('is a cookie of this installation, kept from scripts, not secure only over plain HTTP', async () => {
+    const client = new Client(server.url)
+    const { headers } = await client.call('GET', '/calls')
+    const [cookie] = headers.getSetCookie()
+    expect(cookie).toMatch(/^piscator-[0-9a-f]{10}=/)
+    expect(cookie).toMatch(/HttpOnly/)
+    expect(cookie).not.toMatch(/Secure/)
+    const proxied = await fetch(`${server.url}/api/v1/calls`, { headers: { 'x-forwarded-proto': 'https' } })
+    expect(proxied.headers.getSetCookie()[0]).toMatch(/Secure/)
+  })
+  it('is nobody with a cookie that was forged or is of another installation', async () => {
+    const client = new Client(server.url)
+    await client.call('GET', '/calls')
+    await client.call('PUT', `/calls/${newId()}`, call())
+    const forged = new Client(server.url)
+    forged.cookie = `${cookieOf(client).slice(0, -6)}aaaaaa`
+    expect((await forged.call('GET', '/calls')).body).toEqual([])
+    const other = new Client(server.url)
+    other.cookie = cookieOf(client).replace(/^piscator-[^=]+/, 'piscator-0000000000')
+    expect((await other.call('GET', '/calls')).body).toEqual([])
+  })
+  it('ends with signing out, on every device', async () => {
+    const client = new Client(server.url)
+    await client.call('GET', '/calls')
+    await client.call('PUT', `/calls/${newId()}`, call())
+    const copy = new Client(server.url)
+    copy.cookie = cookieOf(client)
+    expect((await copy.call('GET', '/calls')).body).toHaveLength(1)
+    copy.cookie = cookieOf(client)
+    expect((await client.call('POST', '/sign-out')).status).toBe(204)
+    expect((await copy.call('GET', '/calls')).body).toEqual([])
+  })
+  it('moves to another device by a code that was written down', async () => {
+    const [mine, other] = [new Client(server.url), new Client(server.url)]
+    for (const c of [mine, other]) {
+      await c.call('GET', '/calls')
+      await c.call('PUT', `/calls/${newId()}`, call())
+    }
+    const { code } = (await mine.call('POST', '/recovery-code')).body as { code: string }
+    expect((await other.call('POST', '/recover', { code: 'AAAAA-AAAAA-AAAAA-AAAAA' })).status).toBe(422)
+    expect((await other.call('POST', '/recover', { code: 'short' })).status).toBe(422)
+    expect((await other.call('POST', '/recover', { code })).status).toBe(204)
+    for (const c of [mine, other]) expect((await c.call('GET', '/calls')).body).toHaveLength(2)
+  })
+})
+
+describe('what comes from elsewhere', () => {
+  const post = (headers: Record<string, string>) =>
+    fetch(`${server.url}/api/v1/recommendations`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', ...headers },
+      body: JSON.stringify(ASKED),
+    }).then(r => r.status)
+  it('may not write with this device’s cookie', async () => {
+    expect(await post({ origin: 'https://elsewhere.example' })).toBe(403)
+    expect(await post({ 'sec-fetch-site': 'cross-site' })).toBe(403)
+    expect(await post({ 'sec-fetch-site': 'same-site' })).toBe(403)
+    expect(await post({ origin: 'null' })).toBe(403)
+    expect(await post({ origin: server.url })).toBe(200)
+    expect(await post({ 'sec-fetch-site': 'same-origin', 'origin': server.url })).toBe(200)
+    expect(await post({})).toBe(200)
+  })
+  it('is answered by the method it asks with', async () => {
+    const ask = (method: string, path: string) => fetch(`${server.url}/api/v1${path}`, { method })
+    const head = await ask('HEAD', '/health')
+    expect([head.status, await head.text()]).toEqual([200, ''])
+    const wrong = await ask('DELETE', '/health')
+    expect([wrong.status, wrong.headers.get('allow')]).toEqual([405, 'GET, HEAD'])
+    const calls = await ask('PATCH', `/calls/${newId()}`)
+    expect([calls.status, calls.headers.get('allow')]).toEqual([405, 'PUT, DELETE'])
+    expect((await ask('GET', '/nowhere')).status).toBe(404)
+  })
+  it('learns nothing it need not: no store, no maker, an id for each answer', async () => {
+    const page = await fetch(server.url)
+    expect(page.headers.get('x-powered-by')).toBeNull()
+    const { headers } = await new Client(server.url).call('GET', '/calls')
+    expect(headers.get('cache-control')).toBe('no-store')
+    expect(headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/)
   })
 })
 
@@ -126,9 +244,14 @@ describe('when things die', () => {
     const port = await freePort()
     let dying = await startServer(port)
     const client = new Client(dying.url)
-    await client.call('PUT', `/calls/${randomUUID()}`, call())
-    const wanted: string[] = Array.from({ length: 30 }, () => randomUUID())
-    const sent = wanted.map(id => client.call('PUT', `/calls/${id}`, call()).then(r => r.status === 200 ? id : null, () => null))
+    await client.call('PUT', `/calls/${newId()}`, call())
+    const wanted: string[] = Array.from({ length: 30 }, () => newId())
+    const sent = wanted.map(id =>
+      client.call('PUT', `/calls/${id}`, call()).then(
+        r => (r.status === 200 ? id : null),
+        () => null,
+      ),
+    )
     await new Promise(r => setTimeout(r, 25))
     await dying.kill('SIGKILL')
     const confirmed = (await Promise.all(sent)).filter((id): id is string => id !== null)
@@ -142,18 +265,17 @@ describe('when things die', () => {
   })
   it('says so when PostgreSQL is stopped, keeps ranking, and recovers by itself', async () => {
     const client = new Client(server.url)
-    postgres('stop')
+    testDatabase('stop')
     try {
       expect((await client.call('GET', '/health')).status).toBe(503)
-      const kept = await client.call('PUT', `/calls/${randomUUID()}`, call())
+      const kept = await client.call('PUT', `/calls/${newId()}`, call())
       expect(kept.status).toBe(503)
       expect(JSON.stringify(kept.body)).not.toMatch(/sequelize|ECONN|stack/i)
       expect((await client.call('POST', '/recommendations', ASKED)).status).toBe(200)
-    }
-    finally {
-      postgres('start')
+    } finally {
+      testDatabase('start')
     }
     expect((await client.call('GET', '/health')).status).toBe(200)
-    expect((await client.call('PUT', `/calls/${randomUUID()}`, call())).status).toBe(200)
+    expect((await client.call('PUT', `/calls/${newId()}`, call())).status).toBe(200)
   })
 })

@@ -1,12 +1,19 @@
-import { execFileSync } from 'node:child_process'
-
 /** A client that keeps its cookie, as a browser does. */
 export class Client {
   cookie = ''
   constructor(public url: string) {}
-  async call(method: string, path: string, body?: unknown, raw?: string): Promise<{ status: number, body: unknown, headers: Headers }> {
+  async call(
+    method: string,
+    path: string,
+    body?: unknown,
+    raw?: string,
+  ): Promise<{ status: number; body: unknown; headers: Headers }> {
     const response = await fetch(`${this.url}/api/v1${path}`, {
-      method, headers: { ...(body === undefined && raw === undefined ? {} : { 'content-type': 'application/json' }), cookie: this.cookie },
+      method,
+      headers: {
+        ...(body === undefined && raw === undefined ? {} : { 'content-type': 'application/json' }),
+        cookie: this.cookie,
+      },
       body: raw ?? (body === undefined ? undefined : JSON.stringify(body)),
     })
     const set = response.headers.getSetCookie()[0]
@@ -15,6 +22,3 @@ export class Client {
     return { status: response.status, body: text ? JSON.parse(text) : null, headers: response.headers }
   }
 }
-
-/** Stop or start the tests' own PostgreSQL. */
-export const postgres = (what: 'start' | 'stop') => execFileSync('bash', ['./run', 'pg-test', ...(what === 'stop' ? ['stop'] : [])], { stdio: 'ignore' })

@@ -1,47 +1,119 @@
 import { readFileSync, readdirSync } from 'node:fs'
-import { join, relative, resolve } from 'node:path'
+import { dirname, join, relative, resolve } from 'node:path'
 import { describe, expect, it } from 'vitest'
 
+/** Libraries the core may use: sun and moon positions, colour spaces. */
+const KEPT = ['suncalc', 'culori/fn']
 const ROOT = resolve(import.meta.dirname, '../..')
-/** Rooms of the core in their order: each may use those before it and itself. `data` and `numeric` are open to all. */
-const ROOMS = ['data', 'numeric', 'spectrum', 'sky', 'water', 'field', 'finish', 'eye', 'sight', 'season', 'conditions', 'schools', 'customs', 'ranking']
+
+/** Rooms of the core in their order: each may use those before it and itself. */
+const ROOMS = [
+  'data',
+  'numeric',
+  'units',
+  'spectrum',
+  'sky',
+  'water',
+  'light-field',
+  'eye',
+  'paintwork',
+  'season',
+  'prey',
+  'lure',
+  'sight',
+  'picture',
+  'words',
+  'request',
+  'schools',
+  'rules',
+  'ranking',
+]
 
 function filesIn(dir: string): string[] {
-  return readdirSync(join(ROOT, dir), { withFileTypes: true }).flatMap((e) => {
+  return readdirSync(join(ROOT, dir), { withFileTypes: true }).flatMap(e => {
     const path = `${dir}/${e.name}`
-    return e.isDirectory() ? filesIn(path) : /\.(ts|vue)$/.test(e.name) && !e.name.endsWith('.test.ts') ? [path] : []
+    if (e.isDirectory()) return filesIn(path)
+    return /\.(ts|vue)$/.test(e.name) && !e.name.endsWith('.test.ts') ? [path] : []
   })
 }
+
 /** Imports of a file, as paths from the root or bare package names. */
 function importsOf(file: string): string[] {
   const text = readFileSync(join(ROOT, file), 'utf8')
-  return [...text.matchAll(/(?:from|import\()\s*'([^']+)'/g)].map(([, spec]) =>
-    spec!.startsWith('.') ? relative(ROOT, resolve(ROOT, file, '..', spec!)) : spec!.replace(/^#(core|shared)\//, '$1/'))
+  const imports = /^(?:import|export|\}) [^\n]*?from '([^']+)'|^import '([^']+)'|import\('([^']+)'\)/gm
+  return [...text.matchAll(imports)].map(([, ...specs]) => {
+    const spec = specs.find(Boolean)
+    if (spec!.startsWith('.')) return relative(ROOT, resolve(ROOT, file, '..', spec!))
+    return spec!.replace(/^#(core|shared|server)\//, '$1/').replace(/^~\//, 'app/')
+  })
 }
 const inside = (path: string, dir: string) => path.startsWith(`${dir}/`)
+const roomOf = (path: string) => path.split('/')[1]!.replace(/\.ts$/, '')
 
 describe('the arrows of the house', () => {
-  it('core knows only itself and the sun', () => {
-    for (const file of filesIn('core')) for (const i of importsOf(file)) expect(inside(i, 'core') || i === 'suncalc', `${file} imports ${i}`).toBe(true)
+  it('core knows only itself, a library for the sun and one for colour', () => {
+    for (const file of filesIn('core')) {
+      for (const i of importsOf(file)) expect(inside(i, 'core') || KEPT.includes(i), `${file}: ${i}`).toBe(true)
+    }
   })
   it('rooms of the core use only earlier rooms', () => {
     for (const file of filesIn('core')) {
-      const own = ROOMS.indexOf(file.split('/')[1]!)
+      const own = ROOMS.indexOf(roomOf(file))
       expect(own, `${file} stands in no known room`).toBeGreaterThanOrEqual(0)
-      for (const i of importsOf(file).filter(i => inside(i, 'core'))) expect(ROOMS.indexOf(i.split('/')[1]!), `${file} imports ${i}`).toBeLessThanOrEqual(own)
+      for (const i of importsOf(file).filter(i => inside(i, 'core'))) {
+        expect(ROOMS.indexOf(roomOf(i)), `${file} imports ${i}`).toBeLessThanOrEqual(own)
+      }
     }
   })
   it('core asks no clock, no chance and no world outside', () => {
-    for (const file of filesIn('core')) expect(readFileSync(join(ROOT, file), 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*/g, ''), file).not.toMatch(/Date\.now|new Date\(\)|Math\.random|\bprocess\.|\bfetch\(|\bwindow\.|\bdocument\./)
+    const outside = /Date\.now|new Date\(\)|Math\.random|\bprocess\.|\bfetch\(|(?<!')\bwindow\.|\bdocument\./
+    for (const file of filesIn('core')) {
+      const code = readFileSync(join(ROOT, file), 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*/g, '')
+      expect(code, file).not.toMatch(outside)
+    }
   })
   it('shared knows core and itself', () => {
-    for (const file of filesIn('shared')) for (const i of importsOf(file)) expect(inside(i, 'core') || inside(i, 'shared') || i === 'joi', `${file} imports ${i}`).toBe(true)
+    const ours = (i: string) => inside(i, 'core') || inside(i, 'shared') || ['joi', 'joi-to-json'].includes(i)
+    for (const file of filesIn('shared')) for (const i of importsOf(file)) expect(ours(i), `${file}: ${i}`).toBe(true)
   })
   it('app and server meet only through shared and HTTP', () => {
-    for (const file of filesIn('app')) for (const i of importsOf(file)) expect(inside(i, 'server'), `${file} imports ${i}`).toBe(false)
-    for (const file of filesIn('server')) for (const i of importsOf(file)) expect(inside(i, 'app'), `${file} imports ${i}`).toBe(false)
+    for (const file of filesIn('app')) {
+      for (const i of importsOf(file)) expect(inside(i, 'server'), `${file} imports ${i}`).toBe(false)
+    }
+    for (const file of filesIn('server')) {
+      for (const i of importsOf(file)) expect(inside(i, 'app'), `${file} imports ${i}`).toBe(false)
+    }
   })
-  it('only services and the database\'s own room know the engine and the models together', () => {
-    for (const file of filesIn('server/api')) for (const i of importsOf(file)) expect(inside(i, 'core') || inside(i, 'server/db'), `${file} imports ${i}`).toBe(false)
+  it("only services and the database's own room know the engine and the models together", () => {
+    for (const file of filesIn('server/api')) {
+      for (const i of importsOf(file)) {
+        expect(inside(i, 'core') || inside(i, 'server/db'), `${file} imports ${i}`).toBe(false)
+      }
+    }
+  })
+  it('no folder imports another that leads back to it', () => {
+    const files = ['core', 'shared', 'app', 'server'].flatMap(filesIn)
+    const known = new Set(files)
+    const arrows = new Map<string, Set<string>>()
+    for (const file of files) {
+      for (const i of importsOf(file)) {
+        const target = [i, `${i}.ts`].find(f => known.has(f))
+        if (!target || dirname(target) === dirname(file)) continue
+        // A folder within a room is part of it: the catalogue belongs to the lures.
+        const [from, to] = [dirname(file), dirname(target)]
+        if (inside(from, to) || inside(to, from)) continue
+        arrows.set(from, (arrows.get(from) ?? new Set()).add(to))
+      }
+    }
+    const circles: string[] = []
+    const walk = (folder: string, path: string[]): void => {
+      if (path.includes(folder)) {
+        circles.push([...path.slice(path.indexOf(folder)), folder].join(' > '))
+        return
+      }
+      for (const to of arrows.get(folder) ?? []) if (circles.length < 5) walk(to, [...path, folder])
+    }
+    for (const folder of arrows.keys()) if (circles.length < 5) walk(folder, [])
+    expect(circles).toEqual([])
   })
 })

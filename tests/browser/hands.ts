@@ -9,7 +9,7 @@ export interface Hand {
   /** Choose from a list that a button opens. */
   choose: (button: Locator, option: RegExp) => Promise<void>
   /** Move a handle of the picture: by so many px, or by these keys. */
-  pull: (handle: Locator, by: { dx?: number, dy?: number, keys: string[] }) => Promise<void>
+  pull: (handle: Locator, by: { dx?: number; dy?: number; keys: string[] }) => Promise<void>
 }
 export const HANDS = ['mouse', 'touch', 'keyboard'] as const
 
@@ -23,7 +23,8 @@ const labelOf = (page: Page, radio: Locator) => page.locator('label').filter({ h
 /** A hand that presses what it sees, in whichever way. */
 function pointing(page: Page, press: Hand['press'], pull: Hand['pull']): Hand {
   return {
-    press, pull,
+    press,
+    pull,
     pick: r => press(labelOf(page, r)),
     async choose(button, option) {
       await press(button)
@@ -32,28 +33,43 @@ function pointing(page: Page, press: Hand['press'], pull: Hand['pull']): Hand {
   }
 }
 
-const mouse = (page: Page): Hand => pointing(page, t => t.click(), async (handle, { dx = 0, dy = 0 }) => {
-  const { x, y } = await middle(handle)
-  await page.mouse.move(x, y)
-  await page.mouse.down()
-  await page.mouse.move(x + dx, y + dy, { steps: 6 })
-  await page.mouse.up()
-})
+const mouse = (page: Page): Hand =>
+  pointing(
+    page,
+    t => t.click(),
+    async (handle, { dx = 0, dy = 0 }) => {
+      const { x, y } = await middle(handle)
+      await page.mouse.move(x, y)
+      await page.mouse.down()
+      await page.mouse.move(x + dx, y + dy, { steps: 6 })
+      await page.mouse.up()
+    },
+  )
 
 async function touch(page: Page): Promise<Hand> {
   const client = await page.context().newCDPSession(page)
-  return pointing(page, t => t.tap(), async (handle, { dx = 0, dy = 0 }) => {
-    const { x, y } = await middle(handle)
-    const finger = (k: number) => [{ x: x + dx * k, y: y + dy * k }]
-    await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: finger(0) })
-    // The finger comes to rest before it lifts, as one that sets a reading does; lifted on the move it would fling, and the next tap only stop that.
-    for (const k of [0.25, 0.6, 0.9, 1, 1, 1, 1]) await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(k) })
-    await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
-  })
+  return pointing(
+    page,
+    t => t.tap(),
+    async (handle, { dx = 0, dy = 0 }) => {
+      const { x, y } = await middle(handle)
+      const finger = (k: number) => [{ x: x + dx * k, y: y + dy * k }]
+      await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: finger(0) })
+      // The finger comes to rest before it lifts, as one that sets a reading does; lifted on the move it would fling,
+      // and the next tap only stop that.
+      for (const k of [0.25, 0.6, 0.9, 1, 1, 1, 1])
+        await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(k) })
+      await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+    },
+  )
 }
 
 /** Tab until the focus is where it is wanted: everything has to be reachable. */
-async function tabTo(page: Page, target: Locator, near: (e: Element) => boolean = e => e === document.activeElement): Promise<void> {
+async function tabTo(
+  page: Page,
+  target: Locator,
+  near: (e: Element) => boolean = e => e === document.activeElement,
+): Promise<void> {
   const wanted = (await target.elementHandle())!
   for (let i = 0; i < 150; i++) {
     if (await wanted.evaluate(near)) return
@@ -69,8 +85,12 @@ function keyboard(page: Page): Hand {
       await page.keyboard.press('Enter')
     },
     async pick(r) {
-      await tabTo(page, r, e => (document.activeElement as HTMLInputElement | null)?.name === (e as HTMLInputElement).name)
-      for (let i = 0; i < 30 && !await r.isChecked(); i++) await page.keyboard.press('ArrowRight')
+      await tabTo(
+        page,
+        r,
+        e => (document.activeElement as HTMLInputElement | null)?.name === (e as HTMLInputElement).name,
+      )
+      for (let i = 0; i < 30 && !(await r.isChecked()); i++) await page.keyboard.press('ArrowRight')
       await expect(r).toBeChecked()
     },
     async choose(button, option) {
@@ -78,7 +98,8 @@ function keyboard(page: Page): Hand {
       await page.keyboard.press('Enter')
       await expect(page.getByRole('listbox')).toBeVisible()
       const wanted = await optionOf(page, option).getAttribute('id')
-      for (let i = 0; i < 30 && await page.getByRole('listbox').getAttribute('aria-activedescendant') !== wanted; i++) await page.keyboard.press(i ? 'ArrowDown' : 'Home')
+      for (let i = 0; i < 30 && (await page.getByRole('listbox').getAttribute('aria-activedescendant')) !== wanted; i++)
+        await page.keyboard.press(i ? 'ArrowDown' : 'Home')
       await page.keyboard.press('Enter')
     },
     async pull(handle, { keys }) {
@@ -88,6 +109,6 @@ function keyboard(page: Page): Hand {
   }
 }
 
-export async function handOf(name: typeof HANDS[number], page: Page): Promise<Hand> {
+export async function handOf(name: (typeof HANDS)[number], page: Page): Promise<Hand> {
   return name === 'mouse' ? mouse(page) : name === 'touch' ? touch(page) : keyboard(page)
 }

@@ -12,9 +12,13 @@ for (const [size, viewport] of Object.entries(SIZES)) {
           await open(page, '', { 'piscator.theme': theme })
           const { press, pick, choose, pull } = await handOf(hand, page)
           const button = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' })
-          const read: [RegExp | string, { dx?: number, dy?: number, keys: string[] }][] = [
-            ['Time of day', { dx: 30, keys: ['PageUp'] }], ['Cloud cover', { dx: -30, keys: ['ArrowLeft', 'ArrowLeft'] }], ['Wind on the water', { dy: -24, keys: ['ArrowUp'] }],
-            [/Distance of the/, { dx: 25, keys: ['ArrowRight', 'ArrowRight'] }], [/Running depth/, { dy: -30, keys: ['ArrowUp', 'ArrowUp'] }], [/disc vanishes/, { dy: -35, keys: Array<string>(8).fill('ArrowUp') }],
+          const read: [RegExp | string, { dx?: number; dy?: number; keys: string[] }][] = [
+            ['Time of day', { dx: 30, keys: ['PageUp'] }],
+            ['Cloud cover', { dx: -30, keys: ['ArrowLeft', 'ArrowLeft'] }],
+            ['Wind on the water', { dy: -24, keys: ['ArrowUp'] }],
+            [/Distance of the/, { dx: 25, keys: ['ArrowRight', 'ArrowRight'] }],
+            [/Running depth/, { dy: -30, keys: ['ArrowUp', 'ArrowUp'] }],
+            [/disc vanishes/, { dy: -35, keys: Array<string>(8).fill('ArrowUp') }],
           ]
           for (const [name, by] of read) {
             const before = await valueOf(page, name)
@@ -36,7 +40,9 @@ for (const [size, viewport] of Object.entries(SIZES)) {
           const second = page.getByTestId('call').nth(1)
           const chosen = (await second.getAttribute('data-finish'))!
           await press(second)
-          await expect(page.getByRole(size === 'phone' ? 'dialog' : 'region', size === 'phone' ? {} : { name: 'Plate' })).toContainText('Where the schools stand')
+          await expect(
+            page.getByRole(size === 'phone' ? 'dialog' : 'region', size === 'phone' ? {} : { name: 'Plate' }),
+          ).toContainText('Where the schools stand')
           if (size === 'phone') {
             if (hand === 'keyboard') await clean(page)
             await press(button('Close'))
@@ -109,7 +115,11 @@ for (const [size, viewport] of Object.entries(SIZES)) {
 }
 
 /** The disc high over the lure, low under it, by a distant fish: where words could meet. */
-const SCENES = ['?vis=0.4&depth=0.2&range=0.3&cloud=1&wind=chop', '?vis=3&depth=1&range=1&side=below', '?vis=0.5&depth=2&side=above&range=0.6']
+const SCENES = [
+  '?vis=0.4&depth=0.2&range=0.3&cloud=1&wind=chop',
+  '?vis=3&depth=1&range=1&side=below',
+  '?vis=0.5&depth=2&side=above&range=0.6',
+]
 
 for (const width of [360, 420, 760, 1024, 1180, 1440, 1920]) {
   test(`nothing is cut off or overlaps at ${width} wide`, async ({ page }) => {
@@ -148,17 +158,35 @@ test('typed values: good ones are taken, bad ones stay to be mended', async ({ p
   expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(0.914, 2)
 })
 
-test('the ranking on screen is the API\'s for the same scene', async ({ page, request }) => {
+test("the ranking on screen is the API's for the same scene", async ({ page, request }) => {
   await page.setViewportSize(SIZES.desk)
-  await open(page, '?vis=0.9&tint=tea&cloud=0.2&lure=spinnerbait&temp=16&at=2026-10-25T17:00&season=auto&behind=open&range=0.3&depth=1&wind=calm')
+  await open(
+    page,
+    '?vis=0.9&tint=tea&cloud=0.2&lure=spinnerbait&temp=16&at=2026-10-25T17:00&season=auto&behind=ope' +
+      'n&range=0.3&depth=1&wind=calm',
+  )
   await page.waitForTimeout(400)
   const shown = await page.getByTestId('call').evaluateAll(rows => rows.map(r => r.getAttribute('data-finish')))
-  const response = await request.post('/api/v1/recommendations', { data: {
-    lure: 'spinnerbait', water: { visibilityM: 0.9, tint: 'tea', temperatureC: 16, salinity: 'fresh', pressure: 'normal' },
-    light: { sky: 'clear', cloud: 0.2, wind: 'calm', canopy: 'open', lamps: false, at: { time: '2026-10-25T17:00:00.000Z', latitude: 34.87, longitude: -84.3 } },
-    depthM: 1, background: 'open', fishM: 0.3, species: 'largemouth-bass', limit: 60,
-  } })
-  const answer = await response.json() as { ranked: { finish: { id: string } }[] }
+  const response = await request.post('/api/v1/recommendations', {
+    data: {
+      lure: 'spinnerbait',
+      water: { visibilityM: 0.9, tint: 'tea', temperatureC: 16, salinity: 'fresh', pressure: 'normal' },
+      light: {
+        sky: 'clear',
+        cloud: 0.2,
+        wind: 'calm',
+        canopy: 'open',
+        lamps: false,
+        at: { time: '2026-10-25T17:00:00.000Z', latitude: 34.87, longitude: -84.3 },
+      },
+      depthM: 1,
+      background: 'open',
+      fishM: 0.3,
+      species: 'largemouth-bass',
+      limit: 60,
+    },
+  })
+  const answer = (await response.json()) as { ranked: { finish: { id: string } }[] }
   expect(shown.length).toBeGreaterThanOrEqual(4)
   expect(shown).toEqual(answer.ranked.slice(0, shown.length).map(r => r.finish.id))
 })
@@ -169,7 +197,7 @@ test('goes on without its server, keeps calls on the device and sends them later
   await page.waitForTimeout(300)
   await context.route('**/api/**', r => r.abort())
   await page.getByRole('button', { name: 'I tied this on' }).first().click()
-  await expect(page.getByText('Piscator\'s server does not answer')).toBeVisible()
+  await expect(page.getByText("Piscator's server does not answer")).toBeVisible()
   const before = await firstCall(page).getAttribute('data-finish')
   await page.getByRole('radio', { name: /tea/i }).check({ force: true })
   await slider(page, /disc vanishes/).focus()
@@ -183,10 +211,12 @@ test('goes on without its server, keeps calls on the device and sends them later
 
 test('long work shows, can be stopped, and the next change starts afresh', async ({ page }) => {
   await page.addInitScript(() => {
-    const [Plain, w] = [Worker, window as unknown as { delayMs: number, Worker: typeof Worker }]
+    const [Plain, w] = [Worker, window as unknown as { delayMs: number; Worker: typeof Worker }]
     w.delayMs = 0
     w.Worker = class extends Plain {
-      override postMessage(message: unknown) { setTimeout(() => super.postMessage(message), w.delayMs) }
+      override postMessage(message: unknown) {
+        setTimeout(() => super.postMessage(message), w.delayMs)
+      }
     }
   })
   await page.setViewportSize(SIZES.desk)
@@ -229,18 +259,27 @@ test('teaches once, and never again when dismissed', async ({ page }) => {
 test('every lure type answers and is drawn', async ({ page }) => {
   await page.setViewportSize(SIZES.desk)
   await open(page)
-  const lures = await page.getByRole('group', { name: 'Lure type' }).getByRole('radio').evaluateAll(r => r.map(x => (x as HTMLInputElement).value))
+  const lures = await page
+    .getByRole('group', { name: 'Lure type' })
+    .getByRole('radio')
+    .evaluateAll(r => r.map(x => (x as HTMLInputElement).value))
   expect(lures).toHaveLength(24)
   for (const lure of lures) {
     await page.locator(`input[name=lure][value=${lure}]`).check({ force: true })
     await expect(firstCall(page)).toHaveAttribute('data-finish', new RegExp(`^${lure}\\.`))
     expect(await firstCall(page).locator('svg [data-part]').count(), lure).toBeGreaterThan(0)
+    // A picture that cannot be read has no width.
+    const broken = () =>
+      page.locator('img').evaluateAll(all => all.filter(i => (i as HTMLImageElement).naturalWidth === 0).length)
+    await expect.poll(broken, { message: lure }).toBe(0)
   }
 })
 
 test('reaches out to nothing but its own server', async ({ page, baseURL }) => {
   const strangers: string[] = []
-  page.on('request', (r) => { if (!r.url().startsWith(baseURL!) && !/^(data|blob):/.test(r.url())) strangers.push(r.url()) })
+  page.on('request', r => {
+    if (!r.url().startsWith(baseURL!) && !/^(data|blob):/.test(r.url())) strangers.push(r.url())
+  })
   await page.setViewportSize(SIZES.desk)
   await open(page)
   await page.getByText('Contrast against distance, with its rivals').click()
@@ -251,8 +290,16 @@ test('reaches out to nothing but its own server', async ({ page, baseURL }) => {
 test('the first load is under 300 kB of script', async ({ page }) => {
   let bytes = 0
   const counted: Promise<void>[] = []
-  page.on('response', (r) => {
-    if (/\.js($|\?)/.test(r.url())) counted.push(r.request().sizes().then((s) => { bytes += s.responseBodySize }))
+  page.on('response', r => {
+    if (/\.js($|\?)/.test(r.url()))
+      counted.push(
+        r
+          .request()
+          .sizes()
+          .then(s => {
+            bytes += s.responseBodySize
+          }),
+      )
   })
   await open(page)
   await Promise.all(counted)

@@ -5,56 +5,103 @@ export const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, 
 export const THEMES = ['noon', 'dusk', 'night'] as const
 export const LEARNT = ['sky', 'surface', 'disc', 'tint', 'lure', 'fish']
 
-/** Open the screen as a returning angler (no first-visit lines) unless told otherwise; fails on any error the page reports. */
+/**
+ * Open the screen as a returning angler (no first-visit lines) unless told otherwise; fails on any error the page
+ * reports.
+ */
 export async function open(page: Page, query = '', settings: Record<string, string> = {}): Promise<void> {
-  page.on('pageerror', (e) => { throw e })
-  await page.addInitScript((s) => {
-    for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
-  }, { 'piscator.learnt': JSON.stringify(LEARNT), ...settings })
+  page.on('pageerror', e => {
+    throw e
+  })
+  await page.addInitScript(
+    s => {
+      for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
+    },
+    { 'piscator.learnt': JSON.stringify(LEARNT), ...settings },
+  )
   await page.goto(`/${query}`)
   await expect(page.getByTestId('call').first()).toBeVisible()
 }
 
 export const slider = (page: Page, name: RegExp | string) => page.getByRole('slider', { name })
 export const firstCall = (page: Page) => page.getByTestId('call').first()
-export const valueOf = async (page: Page, name: RegExp | string) => Number(await slider(page, name).getAttribute('aria-valuenow'))
+export const valueOf = async (page: Page, name: RegExp | string) =>
+  Number(await slider(page, name).getAttribute('aria-valuenow'))
 
 /** No fault that axe finds, of any weight. */
 export async function clean(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map(v => `${v.id}: ${v.nodes.slice(0, 3).map(n => n.target.join(' ')).join(' | ')}`)).toEqual([])
+  expect(
+    violations.map(
+      v =>
+        `${v.id}: ${v.nodes
+          .slice(0, 3)
+          .map(n => n.target.join(' '))
+          .join(' | ')}`,
+    ),
+  ).toEqual([])
 }
 
-/** No two words of the picture or of the named figure in each other's way: their boxes, drawn tight round the letters, keep apart. */
+/**
+ * No two words of the picture or of the named figure in each other's way: their boxes, drawn tight round the letters,
+ * keep apart.
+ */
 export async function nothingOverlaps(page: Page): Promise<void> {
-  const meeting = await page.locator('[aria-label="The water"], [aria-label="The chosen finish"] figure').evaluateAll(pictures => pictures.flatMap((picture) => {
-    const found: { words: string, box: DOMRect }[] = []
-    const walk = document.createTreeWalker(picture, NodeFilter.SHOW_TEXT)
-    while (walk.nextNode()) {
-      const node = walk.currentNode
-      const range = document.createRange()
-      range.selectNodeContents(node)
-      if (node.textContent!.trim() && !node.parentElement!.closest('.off, [role=listbox]')) for (const box of range.getClientRects()) found.push({ words: node.textContent!.trim(), box })
-    }
-    // A line box is taller than its letters: a fifth of it, above and below, is air.
-    const tight = (b: DOMRect) => ({ l: b.left, r: b.right, t: b.top + b.height * 0.2, b: b.bottom - b.height * 0.2 })
-    return found.flatMap((a, i) => found.slice(i + 1).flatMap((b) => {
-      const [p, q] = [tight(a.box), tight(b.box)]
-      return p.l < q.r - 1 && q.l < p.r - 1 && p.t < q.b - 1 && q.t < p.b - 1 ? [`${a.words} / ${b.words}`] : []
-    }))
-  }))
+  const meeting = await page
+    .locator('[aria-label="The water"], [aria-label="The chosen finish"] figure')
+    .evaluateAll(pictures =>
+      pictures.flatMap(picture => {
+        const found: { words: string; box: DOMRect }[] = []
+        const walk = document.createTreeWalker(picture, NodeFilter.SHOW_TEXT)
+        while (walk.nextNode()) {
+          const node = walk.currentNode
+          const range = document.createRange()
+          range.selectNodeContents(node)
+          if (node.textContent!.trim() && !node.parentElement!.closest('.off, [role=listbox]'))
+            for (const box of range.getClientRects()) found.push({ words: node.textContent!.trim(), box })
+        }
+        // A line box is taller than its letters: a fifth of it, above and below, is air.
+        const tight = (b: DOMRect) => ({
+          l: b.left,
+          r: b.right,
+          t: b.top + b.height * 0.2,
+          b: b.bottom - b.height * 0.2,
+        })
+        return found.flatMap((a, i) =>
+          found.slice(i + 1).flatMap(b => {
+            const [p, q] = [tight(a.box), tight(b.box)]
+            return p.l < q.r - 1 && q.l < p.r - 1 && p.t < q.b - 1 && q.t < p.b - 1 ? [`${a.words} / ${b.words}`] : []
+          }),
+        )
+      }),
+    )
   expect(meeting).toEqual([])
 }
 
 /** Nothing wider than the window, and no label cut off by its own box. */
 export async function nothingClipped(page: Page): Promise<void> {
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
-  const cut = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, label, h1, h2, h3, p, li, dt, dd')]
-    .filter(e => e.offsetParent && getComputedStyle(e).overflowX === 'visible' && !e.closest('.off') && !e.classList.contains('off') && !e.querySelector('svg, .off, ul'))
-    .filter(e => e.scrollWidth > e.clientWidth + 2 && e.clientWidth > 0 && getComputedStyle(e).display !== 'inline')
-    .map(e => `${e.tagName} ${e.textContent?.trim().slice(0, 40)}`))
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0)
+  const cut = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('button, label, h1, h2, h3, p, li, dt, dd')]
+      .filter(
+        e =>
+          e.offsetParent &&
+          getComputedStyle(e).overflowX === 'visible' &&
+          !e.closest('.off') &&
+          !e.classList.contains('off') &&
+          !e.querySelector('svg, .off, ul'),
+      )
+      .filter(e => e.scrollWidth > e.clientWidth + 2 && e.clientWidth > 0 && getComputedStyle(e).display !== 'inline')
+      .map(e => `${e.tagName} ${e.textContent?.trim().slice(0, 40)}`),
+  )
   expect(cut).toEqual([])
   // Words cut short by lines end in an ellipsis; a single word broader than its column would just lose its end.
-  const halved = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[class*=line-clamp]')].filter(e => e.clientWidth > 0 && e.scrollWidth > e.clientWidth + 1).map(e => e.textContent?.trim()))
+  const halved = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[class*=line-clamp]')]
+      .filter(e => e.clientWidth > 0 && e.scrollWidth > e.clientWidth + 1)
+      .map(e => e.textContent?.trim()),
+  )
   expect(halved).toEqual([])
 }

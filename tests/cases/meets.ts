@@ -1,4 +1,4 @@
-import type { Request } from '#core/conditions/request'
+import type { Request } from '#core/request/request'
 import type { Answer, Role } from '#core/ranking/answer'
 
 /** A case of practised picks in the contract's words. */
@@ -25,7 +25,10 @@ export function misses({ expect }: Case, answer: Answer): string[] {
   const out: string[] = []
   const meeting = top.filter(f => !expect.topAny || shares(f.families, expect.topAny))
   if (expect.topAny && !meeting.length) out.push(`top 3 has none of ${expect.topAny.join(' ')}`)
-  if (expect.topTraits && !meeting.some(f => Object.entries(expect.topTraits!).every(([k, v]) => f.traits[k as keyof typeof f.traits] === v))) {
+  if (
+    expect.topTraits &&
+    !meeting.some(f => Object.entries(expect.topTraits!).every(([k, v]) => f.traits[k as keyof typeof f.traits] === v))
+  ) {
     out.push(`top 3 has none with ${JSON.stringify(expect.topTraits)}`)
   }
   for (const f of top) if (expect.notTop?.includes(f.families[0]!)) out.push(`top 3 leads with ${f.families[0]}`)

@@ -12,7 +12,8 @@ for (const c of cases) {
   if (!faults.length) met++
   else {
     console.log(`${c.id} (${c.school}): ${faults.join('; ')}`)
-    for (const r of answer.ranked.slice(0, 3)) console.log(`    ${r.score.toFixed(2)}  ${r.finish.name}  [${r.finish.families.join(' ')}]`)
+    for (const r of answer.ranked.slice(0, 3))
+      console.log(`    ${r.score.toFixed(2)}  ${r.finish.name}  [${r.finish.families.join(' ')}]`)
   }
 }
-console.log(`${met} of ${cases.length} cases met (${(100 * met / cases.length).toFixed(1)} %)`)
+console.log(`${met} of ${cases.length} cases met (${((100 * met) / cases.length).toFixed(1)} %)`)

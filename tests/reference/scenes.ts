@@ -1,15 +1,31 @@
-import { parseCoat } from '#core/finish/coat'
-import { buildFinish } from '#core/finish/finish'
-import { type LureId, lureType } from '#core/finish/lures'
-import type { Part } from '#core/finish/parts'
+import { parseCoat } from '#core/paintwork/coat'
+import { buildFinish } from '#core/lure/finish'
+import { type LureId, lureType } from '#core/lure/types'
+import type { Part } from '#core/paintwork/parts'
 import { look } from '#core/sight/look'
 import { flashOf } from '#core/sight/flash'
 import { type SceneInput, buildScene } from '#core/sight/scene'
 
 /** A clear noon over open water, to be changed one thing at a time. */
 export const NOON: SceneInput = {
-  lure: 'swimbait', species: 'largemouth-bass', visibilityM: 1, tint: 'green', salt: false, depthM: 0.8, background: 'open', fishM: 1,
-  sky: { sunElevationDeg: 55, cloud: 0.05, rain: false, wind: 'calm', canopy: 'open', moonFraction: 0, moonElevationDeg: 0, lamps: false },
+  lure: 'swimbait',
+  species: 'largemouth-bass',
+  visibilityM: 1,
+  tint: 'green',
+  salt: false,
+  depthM: 0.8,
+  background: 'open',
+  fishM: 1,
+  sky: {
+    sunElevationDeg: 55,
+    cloud: 0.05,
+    rain: false,
+    wind: 'calm',
+    canopy: 'open',
+    moonFraction: 0,
+    moonElevationDeg: 0,
+    lamps: false,
+  },
 }
 export const OVERCAST = { ...NOON.sky, cloud: 1 }
 export const FULL_MOON = { ...NOON.sky, sunElevationDeg: -30, moonFraction: 1, moonElevationDeg: 45 }

@@ -2,16 +2,37 @@ import { type CDPSession, type Page, chromium } from '@playwright/test'
 import { startServer } from '../server'
 import { table } from './timing'
 
-interface TraceEvent { name: string, ph: string, ts: number, dur?: number, tdur?: number, tid: number, pid: number, args?: { name?: string } }
+interface TraceEvent {
+  name: string
+  ph: string
+  ts: number
+  dur?: number
+  tdur?: number
+  tid: number
+  pid: number
+  args?: { name?: string }
+}
 
-const ARGS = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+const ARGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 const SECONDS = 3
 
 /** Collect a trace of what the page does while `work` runs. */
 async function traced(client: CDPSession, work: () => Promise<void>): Promise<TraceEvent[]> {
   const events: TraceEvent[] = []
-  client.on('Tracing.dataCollected', e => events.push(...e.value as unknown as TraceEvent[]))
-  await client.send('Tracing.start', { transferMode: 'ReportEvents', traceConfig: { includedCategories: ['devtools.timeline', 'disabled-by-default-devtools.timeline', '__metadata'] } })
+  client.on('Tracing.dataCollected', e => events.push(...(e.value as unknown as TraceEvent[])))
+  await client.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: { includedCategories: ['devtools.timeline', 'disabled-by-default-devtools.timeline', '__metadata'] },
+  })
   await work()
   const done = new Promise(resolve => client.once('Tracing.tracingComplete', resolve))
   await client.send('Tracing.end')
@@ -20,11 +41,17 @@ async function traced(client: CDPSession, work: () => Promise<void>): Promise<Tr
 }
 
 /**
- * Work of the main thread in each frame, ms: its tasks summed between animation frames, by the processor time they took (which the
- * slow-down multiplies) and by the clock, which also counts waiting for a core that the driver or another process has.
+ * Work of the main thread in each frame, ms: its tasks summed between animation frames, by the processor time they
+ * took (which the slow-down multiplies) and by the clock, which also counts waiting for a core that the driver or
+ * another process has.
  */
-function workPerFrame(events: TraceEvent[]): { cpu: number[], clock: number[] } {
-  const main = events.find(e => e.name === 'thread_name' && e.args?.name === 'CrRendererMain' && events.some(x => x.name === 'FireAnimationFrame' && x.pid === e.pid && x.tid === e.tid))!
+function workPerFrame(events: TraceEvent[]): { cpu: number[]; clock: number[] } {
+  const main = events.find(
+    e =>
+      e.name === 'thread_name' &&
+      e.args?.name === 'CrRendererMain' &&
+      events.some(x => x.name === 'FireAnimationFrame' && x.pid === e.pid && x.tid === e.tid),
+  )!
   const mine = events.filter(e => e.pid === main.pid && e.tid === main.tid)
   // Callbacks of one frame run in one task: together they mark it once.
   const all = mine.filter(e => e.name === 'RunTask').sort((a, b) => a.ts - b.ts)
@@ -32,8 +59,15 @@ function workPerFrame(events: TraceEvent[]): { cpu: number[], clock: number[] } 
   const frames = [...new Set(marks)].sort((a, b) => a - b)
   // What the test driver itself runs in the page is no work of ours.
   const driver = mine.filter(e => e.name === 'EvaluateScript')
-  const tasks = mine.filter(e => e.name === 'RunTask' && e.dur && e.tdur !== undefined && !driver.some(d => d.ts >= e.ts && d.ts <= e.ts + e.dur!))
-  const sums = (of: (t: TraceEvent) => number) => frames.slice(1).map((end, i) => tasks.filter(t => t.ts >= frames[i]! && t.ts < end).reduce((s, t) => s + of(t) / 1000, 0)).sort((a, b) => a - b)
+  const tasks = mine.filter(
+    e =>
+      e.name === 'RunTask' && e.dur && e.tdur !== undefined && !driver.some(d => d.ts >= e.ts && d.ts <= e.ts + e.dur!),
+  )
+  const sums = (of: (t: TraceEvent) => number) =>
+    frames
+      .slice(1)
+      .map((end, i) => tasks.filter(t => t.ts >= frames[i]! && t.ts < end).reduce((s, t) => s + of(t) / 1000, 0))
+      .sort((a, b) => a - b)
   return { cpu: sums(t => t.tdur!), clock: sums(t => t.dur!) }
 }
 
@@ -64,20 +98,37 @@ export async function benchDrag(): Promise<void> {
     // An empty callback in every frame, so that the trace marks where frames begin.
     await page.evaluate('(function tick() { requestAnimationFrame(tick) })()')
     const rows: (string | number)[][] = []
-    for (const [label, name] of [['clarity', /disc vanishes/], ['depth', /Running depth/]] as const) {
+    for (const [label, name] of [
+      ['clarity', /disc vanishes/],
+      ['depth', /Running depth/],
+    ] as const) {
       await client.send('Emulation.setCPUThrottlingRate', { rate: 4 })
       let final = 0
-      const events = await traced(client, async () => { final = await dragFor(page, name) })
+      const events = await traced(client, async () => {
+        final = await dragFor(page, name)
+      })
       await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
       const { cpu, clock } = workPerFrame(events)
       const pick = (work: number[], p: number) => work[Math.min(work.length - 1, Math.floor(p * work.length))] ?? 0
       await page.waitForTimeout(1200)
       const asked = new URL(page.url()).searchParams.get(label === 'clarity' ? 'vis' : 'depth')
-      rows.push([label, String(cpu.length), pick(cpu, 0.5), pick(cpu, 0.95), pick(cpu, 1), pick(clock, 0.5), pick(clock, 0.95), Math.abs(Number(asked) - final) < 0.011 ? 'kept' : 'LOST'])
+      rows.push([
+        label,
+        String(cpu.length),
+        pick(cpu, 0.5),
+        pick(cpu, 0.95),
+        pick(cpu, 1),
+        pick(clock, 0.5),
+        pick(clock, 0.95),
+        Math.abs(Number(asked) - final) < 0.011 ? 'kept' : 'LOST',
+      ])
     }
-    table(`Dragging for ${SECONDS} s at a quarter of the speed (target: 95th percentile under 50 ms, last state kept)`, ['', 'frames', 'median ms', '95th ms', 'worst ms', 'median by clock', '95th by clock', 'last state'], rows)
-  }
-  finally {
+    table(
+      `Dragging for ${SECONDS} s at a quarter of the speed (target: 95th percentile under 50 ms, last state kept)`,
+      ['', 'frames', 'median ms', '95th ms', 'worst ms', 'median by clock', '95th by clock', 'last state'],
+      rows,
+    )
+  } finally {
     await browser.close()
     await server.kill()
   }

@@ -1,9 +1,10 @@
-import { parseCoat } from '#core/finish/coat'
-import { type Finish, buildFinish } from '#core/finish/finish'
-import { PAINTS, type PaintId } from '#core/finish/paints'
-import { SIDES } from '#core/finish/lures'
-import { lightField } from '#core/field/lightField'
-import { look, radianceOf } from '#core/sight/look'
+import { parseCoat } from '#core/paintwork/coat'
+import { type Finish, buildFinish } from '#core/lure/finish'
+import { PAINTS, type PaintId } from '#core/paintwork/paints'
+import { SIDES } from '#core/lure/types'
+import { lightField } from '#core/light-field/lightField'
+import { lightOfPart, look } from '#core/sight/look'
+import { radianceOf } from '#core/sight/radiance'
 import { type Scene, type SceneInput, buildScene } from '#core/sight/scene'
 import { skyLight } from '#core/sky/light'
 import { BANDS } from '#core/spectrum/grid'
@@ -12,15 +13,43 @@ import { TINTS } from '#core/water/tints'
 import { medianMs, table } from './timing'
 
 const INPUT: SceneInput = {
-  lure: 'deep-crankbait', species: 'largemouth-bass', visibilityM: 1.5, tint: 'green', salt: false, depthM: 2, background: 'open', fishM: 0.4,
-  sky: { sunElevationDeg: 50, cloud: 0.3, rain: false, wind: 'ripple', canopy: 'open', moonFraction: 0, moonElevationDeg: 0, lamps: false },
+  lure: 'deep-crankbait',
+  species: 'largemouth-bass',
+  visibilityM: 1.5,
+  tint: 'green',
+  salt: false,
+  depthM: 2,
+  background: 'open',
+  fishM: 0.4,
+  sky: {
+    sunElevationDeg: 50,
+    cloud: 0.3,
+    rain: false,
+    wind: 'ripple',
+    canopy: 'open',
+    moonFraction: 0,
+    moonElevationDeg: 0,
+    lamps: false,
+  },
 }
 
 /** Finishes no two of which share a coat on any part: nothing that is remembered for one helps another. */
 function distinct(n: number): Finish[] {
   const paints = Object.keys(PAINTS) as PaintId[]
-  const coat = (i: number) => parseCoat(`${paints[i % paints.length]}:${['matte', 'pearl', 'translucent', 'fluorescent'][i % 4]}+${paints[(i * 7 + 3) % paints.length]}*${(0.05 + (Math.floor(i / paints.length) % 90) / 100).toFixed(4)}`)
-  return Array.from({ length: n }, (_, i) => buildFinish('deep-crankbait', `bench.${i}`, `bench ${i}`, { back: coat(4 * i), flank: coat(4 * i + 1), belly: coat(4 * i + 2), chin: coat(4 * i + 3) }))
+  const materials = ['matte', 'pearl', 'translucent', 'fluorescent']
+  const cover = (i: number) => 0.05 + (Math.floor(i / paints.length) % 90) / 100
+  const coat = (i: number) =>
+    parseCoat(
+      `${paints[i % paints.length]}:${materials[i % 4]}+${paints[(i * 7 + 3) % paints.length]}*${cover(i).toFixed(4)}`,
+    )
+  return Array.from({ length: n }, (_, i) =>
+    buildFinish('deep-crankbait', `bench.${i}`, `bench ${i}`, {
+      back: coat(4 * i),
+      flank: coat(4 * i + 1),
+      belly: coat(4 * i + 2),
+      chin: coat(4 * i + 3),
+    }),
+  )
 }
 
 /** The same ranges the plain way: contrast worked out from the spectra at every step of a search in distance. */
@@ -32,17 +61,18 @@ function naive(finishes: readonly Finish[], scene: Scene): number {
       const view = scene.stage.views[side]
       let best = 0
       for (const p of f.parts) {
-        radianceOf(radiance, p, scene.stage, side)
-        const plain = (r: number) => [...scene.eye.cones, scene.eye.rod].some((s, n, all) => {
-          let d = 0
-          let b = 0
-          for (let i = 0; i < BANDS; i++) {
-            const fade = Math.exp(-view.loss[i]! * r)
-            d += s[i]! * (radiance[i]! - view.near[i]!) * fade
-            b += s[i]! * (view.far[i]! + (view.near[i]! - view.far[i]!) * fade)
-          }
-          return Math.abs(d / b) > (n === all.length - 1 ? view.seen.rod : view.seen.cone)
-        })
+        radianceOf(radiance, p.optics, lightOfPart(scene.stage, side, p.part), view.near)
+        const plain = (r: number) =>
+          [...scene.eye.cones, scene.eye.rod].some((s, n, all) => {
+            let d = 0
+            let b = 0
+            for (let i = 0; i < BANDS; i++) {
+              const fade = Math.exp(-view.loss[i]! * r)
+              d += s[i]! * (radiance[i]! - view.near[i]!) * fade
+              b += s[i]! * (view.far[i]! + (view.near[i]! - view.far[i]!) * fade)
+            }
+            return Math.abs(d / b) > (n === all.length - 1 ? view.seen.rod : view.seen.cone)
+          })
         let [lo, hi] = [0.02, view.rangesM[21]!]
         for (let i = 0; i < 24; i++) {
           const mid = (lo + hi) / 2
@@ -61,24 +91,41 @@ export function benchOptics(): void {
   const sizes = [30, 60, 120, 250, 500, 1000]
   const all = distinct(1000)
   const at = (i: number) => ({ ...INPUT, depthM: 2 + (i % 20) * 0.05, visibilityM: 1.2 + (i % 13) * 0.05 })
-  const rows = sizes.map((n) => {
+  const rows = sizes.map(n => {
     const some = all.slice(0, n)
-    const ms = medianMs((i) => {
-      const scene = buildScene(at(i))
-      for (const f of some) look(f, scene.stage)
-    }, n > 250 ? 21 : 41)
+    const ms = medianMs(
+      i => {
+        const scene = buildScene(at(i))
+        for (const f of some) look(f, scene.stage)
+      },
+      n > 250 ? 21 : 41,
+    )
     return { n, ms }
   })
   const of120 = rows.find(r => r.n === 120)!.ms
   const slow = medianMs(() => naive(all.slice(0, 120), buildScene(INPUT)), 7, 2)
-  table('Optics of one lure type, 4 parts, 3 sides, scene included (target: 120 finishes under 8 ms)', ['finishes', 'median ms', 'µs each', 'finishes/s', 'against 30'],
-    rows.map(r => [String(r.n), r.ms, r.ms * 1000 / r.n, r.n / r.ms * 1000, (r.ms / rows[0]!.ms).toFixed(1)]))
-  table('Against the plain way (120 finishes, ranges only)', ['', 'median ms', 'ratio'], [['this', of120, 1], ['plain', slow, slow / of120]])
-  table('Single steps', ['', 'median ms'], [
-    ['water from a reading', medianMs(i => waterFromReading(TINTS.green.recipe, false, 0.4 + i / 20))],
-    ['light field at a depth', medianMs(i => lightField(waterFromReadingOnce, sky, 0.5 + i / 20))],
-    ['scene with three views', medianMs(i => buildScene(at(i)))],
-  ])
+  table(
+    'Optics of one lure type, 4 parts, 3 sides, scene included (target: 120 finishes under 8 ms)',
+    ['finishes', 'median ms', 'µs each', 'finishes/s', 'against 30'],
+    rows.map(r => [String(r.n), r.ms, (r.ms * 1000) / r.n, (r.n / r.ms) * 1000, (r.ms / rows[0]!.ms).toFixed(1)]),
+  )
+  table(
+    'Against the plain way (120 finishes, ranges only)',
+    ['', 'median ms', 'ratio'],
+    [
+      ['this', of120, 1],
+      ['plain', slow, slow / of120],
+    ],
+  )
+  table(
+    'Single steps',
+    ['', 'median ms'],
+    [
+      ['water from a reading', medianMs(i => waterFromReading(TINTS.green.recipe, false, 0.4 + i / 20))],
+      ['light field at a depth', medianMs(i => lightField(waterFromReadingOnce, sky, 0.5 + i / 20))],
+      ['scene with three views', medianMs(i => buildScene(at(i)))],
+    ],
+  )
 }
 const waterFromReadingOnce = waterFromReading(TINTS.green.recipe, false, 1.5)
 const sky = skyLight(INPUT.sky)

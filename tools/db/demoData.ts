@@ -1,4 +1,4 @@
-import { seedBasin } from '../../server/db/seeds/basin'
+import { seedBasin } from '#server/db/seeds/basin'
 import { withDatabase } from './open'
 
 await withDatabase(seedBasin)

@@ -1,13 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { backscatterShare } from '#core/field/phase'
-import { COLUMN, COLUMNS, addLight } from '#core/field/table'
+import { backscatterShare } from '#core/water/backscatter'
+import { COLUMN, COLUMNS, addLight } from '#core/light-field/table'
 import { tableFile } from './build'
 import { type LightAt, solver } from './solver'
 
 const ASYMPTOTE = [
-  [0.3, 0.784, 0.0024, 0.0028, 0.13, 0.067], [0.5, 0.606, 0.0064, 0.0078, 0.177, 0.139], [0.8, 0.306, 0.0344, 0.038, 0.288, 0.414],
-  [0.9, 0.189, 0.0838, 0.0752, 0.378, 0.625], [0.95, 0.122, 0.165, 0.118, 0.472, 0.784],
+  [0.3, 0.784, 0.0024, 0.0028, 0.13, 0.067],
+  [0.5, 0.606, 0.0064, 0.0078, 0.177, 0.139],
+  [0.8, 0.306, 0.0344, 0.038, 0.288, 0.414],
+  [0.9, 0.189, 0.0838, 0.0752, 0.378, 0.625],
+  [0.95, 0.122, 0.165, 0.118, 0.472, 0.784],
 ] as const
 
 describe('the radiative transfer solver', () => {
@@ -19,12 +22,16 @@ describe('the radiative transfer solver', () => {
     within(l.eu / l.ed, r)
     within(l.lh / l.ed, lh)
     within(l.eSide / l.ed, side)
-    within(Math.PI * l.lh / l.eSide, rho)
+    within((Math.PI * l.lh) / l.eSide, rho)
   })
   it('has the exact isotropic solution', () => {
-    for (const [omega, k] of [[0.7, 0.82863], [0.9, 0.52543], [0.95, 0.37949]] as const) {
+    for (const [omega, k] of [
+      [0.7, 0.82863],
+      [0.9, 0.52543],
+      [0.95, 0.37949],
+    ] as const) {
       expect(solver(0, omega)({ kind: 'diffuse' }).decay[0]).toBeCloseTo(k, 4)
-      expect(omega / (2 * k) * Math.log((1 + k) / (1 - k))).toBeCloseTo(1, 3)
+      expect((omega / (2 * k)) * Math.log((1 + k) / (1 - k))).toBeCloseTo(1, 3)
     }
   })
   it('makes no energy: net light falls by just what is absorbed', () => {
@@ -41,7 +48,8 @@ describe('the radiative transfer solver', () => {
     for (const tau of [0.5, 3, 15]) {
       const a = solver(0.924, 0.9, 48)({ kind: 'beam', mu: 0.83 }).at(tau)
       const b = solver(0.924, 0.9, 96)({ kind: 'beam', mu: 0.83 }).at(tau)
-      for (const key of ['ed', 'eu', 'eSide', 'lh', 'lNad'] as const) expect(Math.abs(a[key] / b[key] - 1)).toBeLessThan(0.02)
+      for (const key of ['ed', 'eu', 'eSide', 'lh', 'lNad'] as const)
+        expect(Math.abs(a[key] / b[key] - 1)).toBeLessThan(0.02)
     }
   })
 })

@@ -1,7 +1,8 @@
 # The app's own process. Sourced, not run.
 
 APP_PID="$STATE/app.pid"
-APP_WORD=".output/server/index.mjs"
+# The whole path: the server of another clone is none of ours.
+APP_WORD="$ROOT/tools/serve.mjs"
 
 app_running() { pid_alive "$APP_PID" "$APP_WORD"; }
 
@@ -17,12 +18,18 @@ app_port_must_be_free() {
 
 app_start() {
   NUXT_SESSION_PASSWORD="$(secret session)"; export NUXT_SESSION_PASSWORD
-  NITRO_HOST="$APP_HOST" NITRO_PORT="$APP_PORT" PORT="$APP_PORT" setsid nohup node "$ROOT/$APP_WORD" > "$STATE/app.log" 2>&1 < /dev/null &
+  export PISCATOR_LOG="$STATE/app.log"
+  # The shell becomes the server, so that none stays behind with the lock in its hand.
+  (
+    exec 9>&-
+    export NITRO_HOST="$APP_HOST" NITRO_PORT="$APP_PORT" PORT="$APP_PORT"
+    exec setsid nohup node "$APP_WORD" > "$STATE/app.start.log" 2>&1 < /dev/null
+  ) &
   local pid=$!
   echo "$pid" > "$APP_PID"
   for _ in $(seq 1 150); do
     # By its number alone: in its first moment the new process does not bear its own name yet.
-    kill -0 "$pid" 2>/dev/null || { tail -n 30 "$STATE/app.log" >&2; fail "The app stopped while starting; its log is $STATE/app.log"; }
+    kill -0 "$pid" 2>/dev/null || { tail -n 30 "$STATE/app.start.log" >&2; fail "The app stopped while starting."; }
     if node -e "fetch('http://$APP_HOST:$APP_PORT/api/v1/health').then(r => process.exit(r.ok ? 0 : 1), () => process.exit(1))"; then
       say "Piscator is on http://$APP_HOST:$APP_PORT   (./run stop ends it)"
       return

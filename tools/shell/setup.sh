@@ -42,7 +42,7 @@ need_modules() {
 }
 
 need_build() {
-  local mark; mark="$(fingerprint app core shared server public nuxt.config.ts package-lock.json)"
+  local mark; mark="$(fingerprint app core shared server public tools/build nuxt.config.ts package-lock.json)"
   [ "$(cat .output/.built-from 2>/dev/null)" = "$mark" ] && return
   say "Building (about a minute)"
   node_modules/.bin/nuxt build > "$STATE/build.log" 2>&1 || { tail -n 40 "$STATE/build.log" >&2; fail "The build failed; all of it is in $STATE/build.log"; }

@@ -1,17 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finishById } from '#core/finish/finish'
-import { useUnits } from '../../composables/useUnits'
-import { useSettingsStore } from '../../stores/settings'
-import type { CallShown } from '../../utils/callShown'
-import { vThroughWater } from '../../utils/throughWater'
-import { redTone } from '../../utils/tone'
-import HandFigure from '../figure/HandFigure.vue'
-import LureFigure from '../figure/LureFigure.vue'
+import { finishById } from '#core/lure/finish'
+import { useUnits } from '~/settings/useUnits'
+import { useSettingsStore } from '~/settings/store'
+import type { CallShown } from '~/screen/callShown'
+import { vThroughWater } from '~/figures/throughWater'
+import { redTone } from '~/figures/tone'
+import HandFigure from '~/components/figure/HandFigure.vue'
+import LureFigure from '~/components/figure/LureFigure.vue'
 import RangeBar from './RangeBar.vue'
 
-/** The call at a place of the list: rank, the lure in the hand and at the fish, why, how far it is seen, and how many schools agree. */
-const props = defineProps<{ callAt: (place: number) => CallShown, place: number, selectedId: string | null, phone: boolean }>()
+/**
+ * The call at a place of the list: rank, the lure in the hand and at the fish, why, how far it is seen, and how many
+ * schools agree.
+ */
+const props = defineProps<{
+  callAt: (place: number) => CallShown
+  place: number
+  selectedId: string | null
+  phone: boolean
+}>()
 defineEmits<{ select: [id: string] }>()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
@@ -21,7 +29,13 @@ const selected = computed(() => call.value.finishId === props.selectedId)
 const red = computed(() => settings.theme === 'night')
 const finish = computed(() => finishById(call.value.finishId)!)
 const water = computed(() => `background:${red.value ? redTone(call.value.seen.water, 120) : call.value.seen.water}`)
-const spoken = computed(() => `${call.value.rank}. ${call.value.name}. First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}. ${call.value.agree} of 7 schools agree. ${call.value.reason}`)
+const spoken = computed(() =>
+  [
+    `${call.value.rank}. ${call.value.name}.`,
+    `First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}.`,
+    `${call.value.agree} of 7 schools agree. ${call.value.reason}`,
+  ].join(' '),
+)
 </script>
 
 <script lang="ts">
@@ -31,34 +45,73 @@ export const ROW_LINE = 2
 
 <template>
   <button
-    type="button" class="relative block w-full [contain:strict] border-b border-hair text-left" :style="{ height: phone ? '169px' : '105px' }" :class="selected ? '' : 'xl:border-r xl:border-r-ink'" :aria-pressed="selected" :aria-label="spoken" data-testid="call" :data-finish="call.finishId"
+    type="button"
+    class="relative block w-full [contain:strict] border-b border-hair text-left"
+    :style="{ height: phone ? '169px' : '105px' }"
+    :class="selected ? '' : 'xl:border-r xl:border-r-ink'"
+    :aria-pressed="selected"
+    :aria-label="spoken"
+    data-testid="call"
+    :data-finish="call.finishId"
     @click="$emit('select', call.finishId)"
   >
-    <span class="flex" :class="phone ? 'h-[168px] flex-wrap' : 'h-[104px]'">
-      <span class="figure flex items-center justify-center font-semibold" :class="[selected ? 'chosen' : '', phone ? 'h-[112px] w-[46px] text-[26px]' : 'w-[42px] text-[23px]']">{{ call.rank }}</span>
-      <span class="flex bg-plate" :class="phone ? 'h-[112px] flex-1' : 'my-1 h-[78px] w-[200px]'">
+    <span class="flex" :class="phone ? 'h-42 flex-wrap' : 'h-26'">
+      <span
+        class="figure flex items-center justify-center font-semibold"
+        :class="[selected ? 'chosen' : '', phone ? 'h-28 w-11.5 text-rank' : 'w-10.5 text-figure']"
+      >
+        {{ call.rank }}
+      </span>
+      <span class="flex bg-plate" :class="phone ? 'h-28 flex-1' : 'my-1 h-19.5 w-50'">
         <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="ROW_LINE" /></span>
-        <span v-through-water="{ parts: call.seen.parts, red }" class="flex w-1/2 items-center p-1" :style="water"><LureFigure :lure="finish.lure" through :red="red" /></span>
+        <span v-through-water="{ parts: call.seen.parts, red }" class="flex w-1/2 items-center p-1" :style="water">
+          <LureFigure :lure="finish.lure" through :red="red" />
+        </span>
       </span>
       <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
-        <span class="line-clamp-2 shrink-0 text-[15.5px] leading-[1.15] font-bold">{{ call.name }}</span>
-        <span class="text-[13px] leading-[1.2] text-ink2" :class="call.alike && call.name.length > 18 ? 'line-clamp-1' : 'line-clamp-2'">{{ call.reason }}</span>
-        <span v-if="call.alike" class="truncate text-[12.5px] leading-tight font-semibold">{{ call.alike }}</span>
+        <span class="line-clamp-2 shrink-0 text-name leading-[1.15] font-bold">{{ call.name }}</span>
+        <span
+          class="text-note leading-[1.2] text-ink2"
+          :class="call.alike && call.name.length > 18 ? 'line-clamp-1' : 'line-clamp-2'"
+        >
+          {{ call.reason }}
+        </span>
+        <span v-if="call.alike" class="truncate text-label leading-tight font-semibold">{{ call.alike }}</span>
       </span>
-      <span v-if="!phone" class="w-[78px] shrink-0 pt-1 pr-2 text-right">
-        <span class="figure text-[22px] leading-none font-semibold">{{ lengthNumber(call.sightM) }}<span class="ml-0.5 text-[13px]">{{ length.unit }}</span></span>
-        <span class="block pt-1 text-[12.5px] leading-tight text-ink2">{{ call.agree }} of 7<br>agree</span>
+      <span v-if="!phone" class="w-19.5 shrink-0 pt-1 pr-2 text-right">
+        <span class="figure text-figure leading-none font-semibold">
+          {{ lengthNumber(call.sightM) }}
+          <span class="ml-0.5 text-note">{{ length.unit }}</span>
+        </span>
+        <span class="block pt-1 text-label leading-tight text-ink2">
+          {{ call.agree }} of 7
+          <br />
+          agree
+        </span>
       </span>
       <span v-if="phone" class="flex w-full items-baseline gap-2 px-3 pt-1.5">
-        <span class="min-w-0 flex-1 truncate text-[19px] font-bold">{{ call.name }}</span>
-        <span class="figure text-[26px] leading-none font-semibold">{{ lengthNumber(call.sightM) }}<span class="ml-0.5 text-[14px]">{{ length.unit }}</span></span>
+        <span class="min-w-0 flex-1 truncate text-lead font-bold">{{ call.name }}</span>
+        <span class="figure text-rank leading-none font-semibold">
+          {{ lengthNumber(call.sightM) }}
+          <span class="ml-0.5 text-small">{{ length.unit }}</span>
+        </span>
       </span>
-      <span v-if="phone" class="w-full px-3 pb-1"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" /></span>
+      <span v-if="phone" class="w-full px-3 pb-1">
+        <RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" />
+      </span>
     </span>
-    <span v-if="!phone" class="absolute right-2 bottom-[1px] left-[42px]"><RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" /></span>
+    <span v-if="!phone" class="absolute right-2 bottom-0.25 left-10.5">
+      <RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" />
+    </span>
     <span
-      v-if="call.joined !== 'none'" class="absolute right-0 w-[5px] border-r-2 border-ink" aria-hidden="true"
-      :class="{ 'top-1/2 bottom-0 border-t-2': call.joined === 'start', 'top-0 bottom-0': call.joined === 'middle', 'top-0 bottom-1/2 border-b-2': call.joined === 'end' }"
+      v-if="call.joined !== 'none'"
+      class="absolute right-0 w-1.25 border-r-2 border-ink"
+      aria-hidden="true"
+      :class="{
+        'top-1/2 bottom-0 border-t-2': call.joined === 'start',
+        'top-0 bottom-0': call.joined === 'middle',
+        'top-0 bottom-1/2 border-b-2': call.joined === 'end',
+      }"
     />
   </button>
 </template>

@@ -1,33 +1,45 @@
 <script setup lang="ts">
 import { useVirtualList } from '@vueuse/core'
 import { computed, ref, watch, watchEffect } from 'vue'
-import { finishById } from '#core/finish/finish'
-import { useFigurePictures } from '../../composables/useFigurePictures'
-import { useAnswers } from '../../composables/useScreen'
-import { useUnits } from '../../composables/useUnits'
-import { useSceneStore } from '../../stores/scene'
-import { useSettingsStore } from '../../stores/settings'
-import { type CallShown, barM, callShown } from '../../utils/callShown'
-import { SCHOOL_OPTIONS } from '../../utils/words'
-import Choice from '../common/Choice.vue'
+import { finishById } from '#core/lure/finish'
+import { useFigurePictures } from '~/components/figure/useFigurePictures'
+import { useAnswers } from '~/screen/useScreen'
+import { useUnits } from '~/settings/useUnits'
+import { useReadingStore } from '~/reading/store'
+import { useSettingsStore } from '~/settings/store'
+import { type CallShown, barM, callShown } from '~/screen/callShown'
+import { SCHOOL_OPTIONS } from '~/words/options'
+import Choice from '~/components/common/Choice.vue'
 import CallRow, { ROW_LINE } from './CallRow.vue'
 
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
 const props = defineProps<{ phone: boolean }>()
-const emit = defineEmits<{ select: [id: string], move: [id: string] }>()
+const emit = defineEmits<{ select: [id: string]; move: [id: string] }>()
 const { list: shown, inSight } = useAnswers()
-const store = useSceneStore()
+const store = useReadingStore()
 const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 
-const rowHeight = computed(() => props.phone ? 169 : 105)
+const rowHeight = computed(() => (props.phone ? 169 : 105))
 const count = computed(() => shown.value?.answer.rows.length ?? 0)
-const { list: window, containerProps, wrapperProps, scrollTo } = useVirtualList(computed(() => Array.from({ length: count.value }, (_, i) => i)), { itemHeight: () => rowHeight.value, overscan: 1 })
+const {
+  list: window,
+  containerProps,
+  wrapperProps,
+  scrollTo,
+} = useVirtualList(
+  computed(() => Array.from({ length: count.value }, (_, i) => i)),
+  { itemHeight: () => rowHeight.value, overscan: 1 },
+)
 
 /** On a phone the page itself scrolls: the first few, then all on request. */
 const FIRST_FEW = 6
 const showAll = ref(false)
-const indices = computed(() => props.phone ? Array.from({ length: showAll.value ? count.value : Math.min(FIRST_FEW, count.value) }, (_, i) => i) : window.value.map(r => r.data))
+const indices = computed(() =>
+  props.phone
+    ? Array.from({ length: showAll.value ? count.value : Math.min(FIRST_FEW, count.value) }, (_, i) => i)
+    : window.value.map(r => r.data),
+)
 
 /** What the row at a place shows: the newest answer, or the one before where it has not come so far down. */
 function callAt(i: number): CallShown {
@@ -37,17 +49,33 @@ function callAt(i: number): CallShown {
 }
 const selectedId = computed(() => shown.value?.answer.selectedId ?? null)
 const ready = computed(() => shown.value !== null)
-watchEffect(() => { inSight.value = { first: indices.value[0] ?? 0, count: indices.value.length } })
+watchEffect(() => {
+  inSight.value = { first: indices.value[0] ?? 0, count: indices.value.length }
+})
 const first = computed(() => shown.value?.answer.rows[0]?.name)
-const maxM = computed(() => shown.value ? barM(shown.value.answer) : 0)
-const watchers = [{ value: 'diver' as const, words: 'as a diver sees it' }, { value: 'fish' as const, words: 'as the fish sees it' }]
-watch(() => store.scene.lure, () => scrollTo(0))
+const maxM = computed(() => (shown.value ? barM(shown.value.answer) : 0))
+const watchers = [
+  { value: 'diver' as const, words: 'as a diver sees it' },
+  { value: 'fish' as const, words: 'as the fish sees it' },
+]
+watch(
+  () => store.reading.lure,
+  () => scrollTo(0),
+)
 const { warm, inks } = useFigurePictures()
-watch([() => shown.value?.answer.lure, inks], () => warm((shown.value?.answer.rows ?? []).map(r => finishById(r.finishId)!), ROW_LINE))
+watch([() => shown.value?.answer.lure, inks], () =>
+  warm(
+    (shown.value?.answer.rows ?? []).map(r => finishById(r.finishId)!),
+    ROW_LINE,
+  ),
+)
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
   const calls = shown.value?.answer.rows ?? []
-  const i = Math.max(0, Math.min(calls.length - 1, calls.findIndex(c => c.finishId === shown.value?.answer.selectedId) + by))
+  const i = Math.max(
+    0,
+    Math.min(calls.length - 1, calls.findIndex(c => c.finishId === shown.value?.answer.selectedId) + by),
+  )
   if (calls[i]) {
     emit('move', calls[i].finishId)
     scrollTo(Math.max(0, i - 1))
@@ -58,24 +86,70 @@ defineExpose({ step })
 
 <template>
   <section class="region flex min-h-0 flex-col" aria-label="Ranked calls">
-    <div class="flex flex-wrap items-stretch border-b border-ink text-[13px] max-md:order-last max-md:border-t max-md:text-[15px]">
-      <Choice class="w-[190px]" label="School" :value="store.scene.school" :options="SCHOOL_OPTIONS" @change="v => store.set({ school: v })" />
-      <Choice class="min-w-[170px] flex-1" label="The picture at the fish" :value="settings.watcher" :options="watchers" @change="v => settings.watcher = v" />
+    <div
+      :class="[
+        'flex flex-wrap items-stretch border-b border-ink text-note max-md:order-last max-md:border-t',
+        'max-md:text-bar',
+      ]"
+    >
+      <Choice
+        class="w-47.5"
+        label="School"
+        :value="store.reading.school"
+        :options="SCHOOL_OPTIONS"
+        @change="v => store.set({ school: v })"
+      />
+      <Choice
+        class="min-w-42.5 flex-1"
+        label="The picture at the fish"
+        :value="settings.watcher"
+        :options="watchers"
+        @change="v => (settings.watcher = v)"
+      />
       <span class="flex items-center gap-3 px-3 text-ink2 max-sm:w-full max-sm:py-1.5" aria-hidden="true">
-        <span class="flex items-center gap-1"><span class="inline-block h-[6px] w-5 bg-ink" />colour</span><span class="flex items-center gap-1"><span class="inline-block w-5 border-t-[1.6px] border-ink" />shape</span><span class="figure font-semibold">0–{{ lengthNumber(maxM) }} {{ length.unit }}</span>
+        <span class="flex items-center gap-1">
+          <span class="inline-block h-1.5 w-5 bg-ink" />
+          colour
+        </span>
+        <span class="flex items-center gap-1">
+          <span class="inline-block w-5 border-t-[1.6px] border-ink" />
+          shape
+        </span>
+        <span class="figure font-semibold">0–{{ lengthNumber(maxM) }} {{ length.unit }}</span>
       </span>
     </div>
-    <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-[13px] text-ink2">False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is used to.</p>
+    <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-note text-ink2">
+      False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is
+      used to.
+    </p>
     <p class="off" aria-live="polite">{{ first ? `First pick: ${first}` : '' }}</p>
     <div v-if="!ready" class="flex flex-1 flex-col" aria-busy="true">
       <p class="p-3">Working out what the fish can see …</p>
-      <div v-for="i in 5" :key="i" class="flex h-[105px] gap-3 border-b border-hair p-2"><span class="h-[78px] w-[228px] bg-sunk" /><span class="h-4 w-40 bg-sunk" /></div>
+      <div v-for="i in 5" :key="i" class="flex h-26.25 gap-3 border-b border-hair p-2">
+        <span class="h-19.5 w-57 bg-sunk" />
+        <span class="h-4 w-40 bg-sunk" />
+      </div>
     </div>
     <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
-        <CallRow v-for="i in indices" :key="i" :call-at="callAt" :place="i" :selected-id="selectedId" :phone="phone" @select="id => emit('select', id)" />
+        <CallRow
+          v-for="i in indices"
+          :key="i"
+          :call-at="callAt"
+          :place="i"
+          :selected-id="selectedId"
+          :phone="phone"
+          @select="id => emit('select', id)"
+        />
       </div>
-      <button v-if="phone && !showAll && count > FIRST_FEW" type="button" class="min-h-12 w-full border-b border-ink font-semibold" @click="showAll = true">All {{ count }} calls</button>
+      <button
+        v-if="phone && !showAll && count > FIRST_FEW"
+        type="button"
+        class="min-h-12 w-full border-b border-ink font-semibold"
+        @click="showAll = true"
+      >
+        All {{ count }} calls
+      </button>
     </div>
   </section>
 </template>

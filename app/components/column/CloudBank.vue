@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useColumn } from '../../composables/useColumn'
-import { useSceneStore } from '../../stores/scene'
-import DragHandle from '../common/DragHandle.vue'
+import { useColumn } from './useColumn'
+import { useReadingStore } from '~/reading/store'
+import DragHandle from '~/components/common/DragHandle.vue'
 
 /** A bank of cloud pulled in from the right. */
-const store = useSceneStore()
+const store = useReadingStore()
 const { width, skyH, cloudPx, cloudX: left } = useColumn()
-const cloud = computed(() => store.scene.cloud)
+const cloud = computed(() => store.reading.cloud)
 const y = computed(() => Math.round(skyH.value * 0.63))
 /** Lobes of even breadth along a flat base. */
 const shape = computed(() => {
@@ -15,27 +15,58 @@ const shape = computed(() => {
   const x1 = width.value + 30
   const n = Math.max(2, Math.round((x1 - left.value) / 46))
   const w = (x1 - left.value) / n
-  const lobes = Array.from({ length: n }, (_, i) => `a${w * 0.52} ${i % 2 ? 15 : 20} 0 0 1 ${w} ${i === 0 ? -8 : i === n - 1 ? 8 : 0}`).join('')
+  const lobes = Array.from(
+    { length: n },
+    (_, i) => `a${w * 0.52} ${i % 2 ? 15 : 20} 0 0 1 ${w} ${i === 0 ? -8 : i === n - 1 ? 8 : 0}`,
+  ).join('')
   return `M${left.value} ${base}${lobes}V${base}Z`
 })
-const hatch = computed(() => Array.from({ length: 4 }, (_, i) => `M${left.value + 8 + i * 6} ${y.value + 14 - i * 4}H${width.value}`).join(''))
-const text = computed(() => store.scene.rain ? 'Rain' : `Cloud ${Math.round(cloud.value * 100)} %`)
+const hatch = computed(() =>
+  Array.from({ length: 4 }, (_, i) => `M${left.value + 8 + i * 6} ${y.value + 14 - i * 4}H${width.value}`).join(''),
+)
+const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(cloud.value * 100)} %`))
 </script>
 
 <template>
   <svg :width="width" :height="skyH" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
-    <path :d="shape" fill="var(--sky2)" stroke="var(--ink)" stroke-width="1.2" /><path :d="hatch" stroke="var(--ink)" stroke-width=".6" opacity=".5" />
-    <path v-if="store.scene.rain" :d="Array.from({ length: 14 }, (_, i) => `M${left + 8 + i * 24} ${y + 22}l-5 16`).join('')" stroke="var(--ink)" stroke-width="1.2" />
+    <path :d="shape" fill="var(--sky2)" stroke="var(--ink)" stroke-width="1.2" />
+    <path :d="hatch" stroke="var(--ink)" stroke-width=".6" opacity=".5" />
+    <path
+      v-if="store.reading.rain"
+      :d="Array.from({ length: 14 }, (_, i) => `M${left + 8 + i * 24} ${y + 22}l-5 16`).join('')"
+      stroke="var(--ink)"
+      stroke-width="1.2"
+    />
   </svg>
   <DragHandle
-    label="Cloud cover" :value="cloud" :min="0" :max="1" :step="0.05" :text="text" :x="left" :y="y + 2" :w="44" :h="44" grows="left" :move="(dx, _dy, from) => from - dx / cloudPx"
+    label="Cloud cover"
+    :value="cloud"
+    :min="0"
+    :max="1"
+    :step="0.05"
+    :text="text"
+    :x="left"
+    :y="y + 2"
+    :w="44"
+    :h="44"
+    grows="left"
+    :move="(dx, _dy, from) => from - dx / cloudPx"
     @change="v => store.set({ cloud: Math.round(v * 100) / 100 })"
   >
-    <span class="flex h-8 w-6 items-center justify-center border border-ink bg-[var(--sky2)] text-[11px] text-ink" aria-hidden="true">‹ ›</span>
+    <span
+      class="flex h-8 w-6 items-center justify-center border border-ink bg-sky2 text-label text-ink"
+      aria-hidden="true"
+    >
+      ‹ ›
+    </span>
   </DragHandle>
   <button
-    type="button" class="figure absolute flex min-h-9 items-center bg-[var(--sky2)] px-1 text-[13px] font-semibold text-ink" :style="{ left: `${Math.min(left + 22, width - 96)}px`, top: `${y - 16}px` }" :aria-pressed="store.scene.rain"
-    :aria-label="store.scene.rain ? 'Rain is on. Stop the rain' : `${text}. Make it rain`" @click="store.set({ rain: !store.scene.rain })"
+    type="button"
+    class="figure absolute flex min-h-9 items-center bg-sky2 px-1 text-note font-semibold text-ink"
+    :style="{ left: `${Math.min(left + 22, width - 96)}px`, top: `${y - 16}px` }"
+    :aria-pressed="store.reading.rain"
+    :aria-label="store.reading.rain ? 'Rain is on. Stop the rain' : `${text}. Make it rain`"
+    @click="store.set({ rain: !store.reading.rain })"
   >
     {{ text }}
   </button>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useColumn } from '../../composables/useColumn'
-import { useUnits } from '../../composables/useUnits'
-import { useSceneStore } from '../../stores/scene'
+import { useColumn } from './useColumn'
+import { useUnits } from '~/settings/useUnits'
+import { useReadingStore } from '~/reading/store'
 import { SPECIES } from '#core/eye/species'
 
 /** Depth on the left with the light that is left for the fish's cones drawn beside it. */
-const store = useSceneStore()
+const store = useReadingStore()
 const c = useColumn()
 const { length } = useUnits()
 const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50]
@@ -19,38 +19,84 @@ const ticks = computed(() => {
     return { shown, y: c.yOf(m), ink: c.inkAt(m) }
   }).filter(t => t.y < c.yOf(c.reachM.value) - 8)
 })
-/** Depths whose number a flag would half cover; as one word, so that a flag on its way redraws the ruler only when that changes. */
-const covered = computed(() => ticks.value.filter(t => Math.min(Math.abs(t.y - c.lureY.value), Math.abs(t.y - c.disc.value.flagY)) < 20).map(t => t.shown).join())
+/**
+ * Depths whose number a flag would half cover; as one word, so that a flag on its way redraws the ruler only when that
+ * changes.
+ */
+const covered = computed(() =>
+  ticks.value
+    .filter(t => Math.min(Math.abs(t.y - c.lureY.value), Math.abs(t.y - c.disc.value.flagY)) < 20)
+    .map(t => t.shown)
+    .join(),
+)
 const numbered = computed(() => {
   const not = covered.value.split(',').map(Number)
   return ticks.value.map(t => ({ ...t, number: !not.includes(t.shown) }))
 })
 const strip = 40
-/** Curves of light left: the share under the surface, drawn right to left on a square-root scale so that a tenth still shows. */
+/** A share of light across the strip, on a square-root scale so that a tenth still shows. */
+const xOfLight = (share: number) => 2 + Math.sqrt(Math.min(1, share)) * (strip - 5)
+/** Curves of light left: the share of that under the surface. */
 const curves = computed(() => {
   const steps = c.screen.value?.column ?? []
   const cones = steps[0]?.cones.length ?? 0
-  return Array.from({ length: cones }, (_, k) => steps.map((s, i) => `${i ? 'L' : 'M'}${(2 + Math.sqrt(Math.min(1, s.cones[k]!)) * (strip - 5)).toFixed(1)} ${c.yOf(s.depthM).toFixed(1)}`).join(''))
+  return Array.from({ length: cones }, (_, k) =>
+    steps.map((s, i) => `${i ? 'L' : 'M'}${xOfLight(s.cones[k]!).toFixed(1)} ${c.yOf(s.depthM).toFixed(1)}`).join(''),
+  )
 })
 const left = computed(() => c.screen.value?.conesLeft ?? [])
-const NAMES = computed(() => left.value.length === 3 ? ['blue', 'green', 'yellow'] : SPECIES[store.scene.species].conesNm[0] < 500 ? ['blue', 'green'] : ['green', 'red'])
+const NAMES = computed(() =>
+  left.value.length === 3
+    ? ['blue', 'green', 'yellow']
+    : SPECIES[store.reading.species].conesNm[0] < 500
+      ? ['blue', 'green']
+      : ['green', 'red'],
+)
 const DASHES = ['', '4 3', '1.5 2.5']
-const percent = (v: number) => v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Number((v * 100).toFixed(1)) : '<0.1'
+const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Number((v * 100).toFixed(1)) : '<0.1')
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
+  <svg
+    :width="c.width.value"
+    :height="c.height.value"
+    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    aria-hidden="true"
+  >
     <rect x="0" :y="c.skyH.value + 6" :width="strip" :height="c.waterH.value - 6" fill="#000" opacity=".16" />
-    <path v-for="(d, i) in curves" :key="i" :d="d" fill="none" :stroke="c.inkAt(c.reachM.value * 0.5)" stroke-width="1.6" :stroke-dasharray="DASHES[i]" />
-    <path :d="`M${strip + 2} ${c.skyH.value + 8}V${c.yOf(c.reachM.value)}`" :stroke="c.inkAt(c.reachM.value * 0.4)" stroke-width="1.2" />
+    <path
+      v-for="(d, i) in curves"
+      :key="i"
+      :d="d"
+      fill="none"
+      :stroke="c.inkAt(c.reachM.value * 0.5)"
+      stroke-width="1.6"
+      :stroke-dasharray="DASHES[i]"
+    />
+    <path
+      :d="`M${strip + 2} ${c.skyH.value + 8}V${c.yOf(c.reachM.value)}`"
+      :stroke="c.inkAt(c.reachM.value * 0.4)"
+      stroke-width="1.2"
+    />
     <g v-for="t in numbered" :key="t.shown" class="figure" font-size="13" font-weight="600">
-      <path :d="`M${strip + 2} ${t.y}h8`" :stroke="t.ink" stroke-width="1.4" /><text v-if="t.number" :x="strip + 14" :y="t.y + 4.5" :fill="t.ink">{{ t.shown }}</text>
+      <path :d="`M${strip + 2} ${t.y}h8`" :stroke="t.ink" stroke-width="1.4" />
+      <text v-if="t.number" :x="strip + 14" :y="t.y + 4.5" :fill="t.ink">{{ t.shown }}</text>
     </g>
   </svg>
-  <div class="figure pointer-events-none absolute right-3 bottom-1.5 z-10 text-right text-[13px] leading-tight font-medium text-[var(--on-bed)]">
+  <div
+    :class="[
+      'figure pointer-events-none absolute right-3 bottom-1.5 z-10',
+      'text-right text-note leading-tight font-medium text-on-bed',
+    ]"
+  >
     <p>{{ c.screen.value?.colourBlind ? 'Too dark for colour. ' : '' }}Light left at the lure</p>
     <p v-if="left.length" class="flex justify-end gap-3 font-bold">
-      <span v-for="(v, i) in left" :key="i" class="flex items-center gap-1"><svg width="18" height="4" aria-hidden="true"><path d="M0 2H18" stroke="currentColor" stroke-width="1.8" :stroke-dasharray="DASHES[i]" /></svg>{{ NAMES[i] }} {{ percent(v) }} %</span>
+      <span v-for="(v, i) in left" :key="i" class="flex items-center gap-1">
+        <svg width="18" height="4" aria-hidden="true">
+          <path d="M0 2H18" stroke="currentColor" stroke-width="1.8" :stroke-dasharray="DASHES[i]" />
+        </svg>
+        {{ NAMES[i] }} {{ percent(v) }} %
+      </span>
     </p>
   </div>
 </template>

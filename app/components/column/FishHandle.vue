@@ -1,22 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { SPECIES } from '#core/eye/species'
-import type { Side } from '#core/finish/lures'
-import { useColumn } from '../../composables/useColumn'
-import { useUnits } from '../../composables/useUnits'
-import { useSceneStore } from '../../stores/scene'
+import type { Side } from '#core/lure/types'
+import { useColumn } from './useColumn'
+import { useUnits } from '~/settings/useUnits'
+import { useReadingStore } from '~/reading/store'
 import { LIMITS } from '#shared/vocabulary'
-import { at } from '../../utils/at'
-import DragHandle from '../common/DragHandle.vue'
-import NumberField from '../common/NumberField.vue'
+import { at } from '~/components/common/at'
+import DragHandle from '~/components/common/DragHandle.vue'
+import NumberField from '~/components/common/NumberField.vue'
 import FishFigure from './FishFigure.vue'
 
-/** The fish where it looks from: how far off, and whether level, from below or from above; with the rings of what it can make out. */
-const store = useSceneStore()
+/**
+ * The fish where it looks from: how far off, and whether level, from below or from above; with the rings of what it
+ * can make out.
+ */
+const store = useReadingStore()
 const c = useColumn()
 const { length, lengthText } = useUnits()
-const s = computed(() => store.scene)
-const SIDE_WORDS: Record<Side, string> = { level: 'level with the lure', below: 'looking up from below', above: 'looking down from above' }
+const s = computed(() => store.reading)
+const SIDE_WORDS: Record<Side, string> = {
+  level: 'level with the lure',
+  below: 'looking up from below',
+  above: 'looking down from above',
+}
 const lureY = c.lureY
 const fish = c.fish
 const ink = computed(() => c.inkAt((fish.value.y - c.skyH.value) / c.pxPerM.value))
@@ -27,7 +34,7 @@ function move(dx: number, dy: number, from: number): number {
   const px = from * c.pxPerM.value
   const x = px * Math.cos(startRad) + dx
   const y = px * Math.sin(startRad) + dy
-  const angle = Math.atan2(y, Math.max(1, x)) * 180 / Math.PI
+  const angle = (Math.atan2(y, Math.max(1, x)) * 180) / Math.PI
   const side: Side = angle > 30 ? 'below' : angle < -24 ? 'above' : 'level'
   if (side !== s.value.side) store.set({ side })
   return Math.hypot(x, y) / c.pxPerM.value
@@ -49,8 +56,12 @@ const arcs = computed(() => {
     const px = m * c.pxPerM.value
     // Long arcs shorten their angle, so that both keep to about the same length.
     const half = Math.min(0.75, 90 / Math.max(px, 1))
-    const p = (a: number) => `${(c.lureX.value + px * Math.cos(a)).toFixed(1)} ${(lureY.value + px * Math.sin(a)).toFixed(1)}`
-    return { d: `M${p(fish.value.rad - half)}A${px.toFixed(1)} ${px.toFixed(1)} 0 0 1 ${p(fish.value.rad + half)}`, width }
+    const p = (a: number) =>
+      `${(c.lureX.value + px * Math.cos(a)).toFixed(1)} ${(lureY.value + px * Math.sin(a)).toFixed(1)}`
+    return {
+      d: `M${p(fish.value.rad - half)}A${px.toFixed(1)} ${px.toFixed(1)} 0 0 1 ${p(fish.value.rad + half)}`,
+      width,
+    }
   }
   const side = s.value.side
   return [arc(ranked.value.colourRangeM[side], 6), arc(ranked.value.sightingRangeM[side], 1.6)]
@@ -59,22 +70,69 @@ const ringInk = computed(() => c.inkAt(store.depthM))
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value - c.bedH.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
-    <clipPath id="underwater"><rect :x="0" :y="c.skyH.value + 4" :width="c.width.value" :height="c.waterH.value" /></clipPath>
+  <svg
+    :width="c.width.value"
+    :height="c.height.value - c.bedH.value"
+    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    aria-hidden="true"
+  >
+    <clipPath id="underwater">
+      <rect :x="0" :y="c.skyH.value + 4" :width="c.width.value" :height="c.waterH.value" />
+    </clipPath>
     <g clip-path="url(#underwater)">
-      <path v-for="(a, i) in arcs" :key="i" :d="a.d" fill="none" :stroke="ringInk" :stroke-width="a.width" :opacity="i === 0 ? 0.55 : 0.95" />
-      <path :d="`M${c.lureX.value} ${lureY}L${c.lureX.value + fish.px * Math.cos(fish.rad)} ${lureY + fish.px * Math.sin(fish.rad)}`" :stroke="ringInk" stroke-width="1" stroke-dasharray="2 4" />
+      <path
+        v-for="(a, i) in arcs"
+        :key="i"
+        :d="a.d"
+        fill="none"
+        :stroke="ringInk"
+        :stroke-width="a.width"
+        :opacity="i === 0 ? 0.55 : 0.95"
+      />
+      <path
+        :d="`M${c.lureX.value} ${lureY}
+          L${c.lureX.value + fish.px * Math.cos(fish.rad)} ${lureY + fish.px * Math.sin(fish.rad)}`"
+        :stroke="ringInk"
+        stroke-width="1"
+        stroke-dasharray="2 4"
+      />
     </g>
   </svg>
   <DragHandle
-    :label="`Distance of the ${SPECIES[s.species].words}`" :value="s.fishM" :min="LIMITS.fishM[0]" :max="LIMITS.fishM[1]" :step="0.1" :text="`${lengthText(s.fishM)}, ${SIDE_WORDS[s.side]}`"
-    :x="fish.x" :y="fish.y" :w="92" :h="52" grows="right" :move="move" @change="m => store.set({ fishM: m })" @held="hold" @cross="cross"
+    :label="`Distance of the ${SPECIES[s.species].words}`"
+    :value="s.fishM"
+    :min="LIMITS.fishM[0]"
+    :max="LIMITS.fishM[1]"
+    :step="0.1"
+    :text="`${lengthText(s.fishM)}, ${SIDE_WORDS[s.side]}`"
+    :x="fish.x"
+    :y="fish.y"
+    :w="92"
+    :h="52"
+    grows="right"
+    :move="move"
+    @change="m => store.set({ fishM: m })"
+    @held="hold"
+    @cross="cross"
   >
-    <FishFigure :species="s.species" :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }" />
+    <FishFigure
+      :species="s.species"
+      :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }"
+    />
   </DragHandle>
   <div class="floats" :style="`${at(fish.labelX, fish.labelY)};color:${c.inkAt(labelM)}`">
-    <NumberField label="Distance of the fish" :value="s.fishM" :scale="length" :min="LIMITS.fishM[0]" :max="LIMITS.fishM[1]" tag @change="m => store.set({ fishM: m })">
-      <template #default="{ shown }"><span class="text-[18px]">{{ shown }} {{ length.unit }}</span></template>
+    <NumberField
+      label="Distance of the fish"
+      :value="s.fishM"
+      :scale="length"
+      :min="LIMITS.fishM[0]"
+      :max="LIMITS.fishM[1]"
+      tag
+      @change="m => store.set({ fishM: m })"
+    >
+      <template #default="{ shown }">
+        <span class="text-value">{{ shown }} {{ length.unit }}</span>
+      </template>
     </NumberField>
   </div>
 </template>

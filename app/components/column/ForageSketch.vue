@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { FORAGE, type Forage } from '#core/finish/forage'
-import { useColumn } from '../../composables/useColumn'
-import { cap } from '../../utils/words'
+import { FORAGE, type Forage } from '#core/prey/forage'
+import { useColumn } from './useColumn'
+import { cap } from '~/words/options'
 
 /** What they are likely eating, drawn small; opens the food sheet. */
 const props = defineProps<{ /** Depth the sketch is drawn over, for its ink. */ atM: number }>()
@@ -14,16 +14,42 @@ const second = computed(() => prey.value[1]?.kind as Forage | undefined)
 const ground = computed(() => first.value === 'crawfish' || first.value === 'crab' || first.value === 'shrimp')
 const ink = computed(() => c.inkAt(props.atM))
 const FISH = 'M0 0C4 -4 12 -4 18 0L24 -4V4L18 0C12 4 4 4 0 0Z'
-const CRAW = 'M6 0C8 -5 18 -5 26 -2L34 -5V5L26 2C18 5 8 5 6 0ZM6 -1L-4 -8M6 1L-4 8M-4 -8L-11 -7M-4 -8L-9 -12M-4 8L-11 7M-4 8L-9 12'
-const spots = [[0, 0], [30, -9], [58, 2], [16, 14], [46, 18]] as const
+const CRAW =
+  'M6 0C8 -5 18 -5 26 -2L34 -5V5L26 2C18 5 8 5 6 0ZM6 -1L-4 -8M6 1L-4 8M-4 -8L-11 -7M-4 -8L-9 -12M-4 8L-11 7M-4 8L-9 12'
+const spots = [
+  [0, 0],
+  [30, -9],
+  [58, 2],
+  [16, 14],
+  [46, 18],
+] as const
 </script>
 
 <template>
-  <button type="button" class="figure flex min-h-11 items-center gap-2 text-left text-[13px]" :style="{ color: ink }" @click="$emit('open')">
-    <svg width="92" height="44" viewBox="-14 -16 104 44" fill="none" stroke="currentColor" stroke-width="1.4" aria-hidden="true">
-      <path v-if="ground" :d="CRAW" transform="translate(18 4)" /><template v-else><path v-for="(p, i) in spots" :key="i" :d="FISH" :transform="`translate(${p[0]} ${p[1]})`" /></template>
+  <button
+    type="button"
+    class="figure flex min-h-11 items-center gap-2 text-left text-note"
+    :style="{ color: ink }"
+    @click="$emit('open')"
+  >
+    <svg
+      width="92"
+      height="44"
+      viewBox="-14 -16 104 44"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="1.4"
+      aria-hidden="true"
+    >
+      <path v-if="ground" :d="CRAW" transform="translate(18 4)" />
+      <template v-else>
+        <path v-for="(p, i) in spots" :key="i" :d="FISH" :transform="`translate(${p[0]} ${p[1]})`" />
+      </template>
     </svg>
-    <span v-if="first"><span class="block font-bold">{{ cap(FORAGE[first].plural) }} {{ Math.round(prey[0]!.share * 100) }} %</span><span v-if="second" class="block">then {{ FORAGE[second].plural }}</span></span>
+    <span v-if="first">
+      <span class="block font-bold">{{ cap(FORAGE[first].plural) }} {{ Math.round(prey[0]!.share * 100) }} %</span>
+      <span v-if="second" class="block">then {{ FORAGE[second].plural }}</span>
+    </span>
     <span class="off">Change what they are eating</span>
   </button>
 </template>

@@ -1,51 +1,104 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useColumn } from '../../composables/useColumn'
-import { useUnits } from '../../composables/useUnits'
-import { lureType } from '#core/finish/lures'
-import { useSceneStore } from '../../stores/scene'
-import { useSettingsStore } from '../../stores/settings'
+import { useColumn } from './useColumn'
+import { useUnits } from '~/settings/useUnits'
+import { lureType } from '#core/lure/types'
+import { useReadingStore } from '~/reading/store'
+import { useSettingsStore } from '~/settings/store'
 import { LIMITS } from '#shared/vocabulary'
-import { at } from '../../utils/at'
-import { vThroughWater } from '../../utils/throughWater'
-import DragHandle from '../common/DragHandle.vue'
-import NumberField from '../common/NumberField.vue'
-import LureFigure from '../figure/LureFigure.vue'
+import { at } from '~/components/common/at'
+import { vThroughWater } from '~/figures/throughWater'
+import DragHandle from '~/components/common/DragHandle.vue'
+import NumberField from '~/components/common/NumberField.vue'
+import LureFigure from '~/components/figure/LureFigure.vue'
 
 /** The lure on its line at its running depth, in the colours the water leaves it. */
-const store = useSceneStore()
+const store = useReadingStore()
 const settings = useSettingsStore()
 const c = useColumn()
 const { length, lengthText } = useUnits()
 const d = computed(() => store.depthM)
 const y = c.lureY
 const ink = computed(() => c.inkAt(d.value))
-const runs = computed(() => lureType(store.scene.lure).runsM)
+const runs = computed(() => lureType(store.reading.lure).runsM)
 const red = computed(() => settings.theme === 'night')
 const seen = computed(() => {
   const s = c.screen.value
-  return s && s.lure === store.scene.lure ? s.close : undefined
+  return s && s.lure === store.reading.lure ? s.close : undefined
 })
 const size = computed(() => Math.min(104, c.width.value * 0.26))
 </script>
 
 <template>
-  <svg :width="c.width.value" :height="c.height.value" class="pointer-events-none overflow-visible absolute top-0 left-0" aria-hidden="true">
-    <path :d="`M${c.lureX.value + 26} ${c.skyH.value}Q${c.lureX.value + 8} ${(c.skyH.value + y) / 2} ${c.lureX.value - size * 0.4} ${y + 4}`" fill="none" :stroke="ink" stroke-width="1.1" />
-    <path v-if="runs[1] > 0.2" :d="`M46 ${c.yOf(runs[0])}V${c.yOf(Math.min(runs[1], c.reachM.value))}`" :stroke="ink" stroke-width="5" />
+  <svg
+    :width="c.width.value"
+    :height="c.height.value"
+    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    aria-hidden="true"
+  >
+    <path
+      :d="`M${c.lureX.value + 26} ${c.skyH.value}
+        Q${c.lureX.value + 8} ${(c.skyH.value + y) / 2} ${c.lureX.value - size * 0.4} ${y + 4}`"
+      fill="none"
+      :stroke="ink"
+      stroke-width="1.1"
+    />
+    <path
+      v-if="runs[1] > 0.2"
+      :d="`M46 ${c.yOf(runs[0])}V${c.yOf(Math.min(runs[1], c.reachM.value))}`"
+      :stroke="ink"
+      stroke-width="5"
+    />
   </svg>
   <DragHandle
-    label="Running depth of the lure" :value="d" :min="LIMITS.depthM[0]" :max="LIMITS.depthM[1]" :step="0.1" :text="lengthText(d)" :x="c.lureX.value" :y="y" :w="size + 12" :h="52" grows="down"
-    :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)" @change="m => store.set({ depthM: m })" @held="on => c.held.value = on"
+    label="Running depth of the lure"
+    :value="d"
+    :min="LIMITS.depthM[0]"
+    :max="LIMITS.depthM[1]"
+    :step="0.1"
+    :text="lengthText(d)"
+    :x="c.lureX.value"
+    :y="y"
+    :w="size + 12"
+    :h="52"
+    grows="down"
+    :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)"
+    @change="m => store.set({ depthM: m })"
+    @held="on => (c.held.value = on)"
   >
-    <svg class="absolute inset-0" :width="size + 12" height="52" aria-hidden="true"><ellipse :cx="(size + 12) / 2" cy="26" :rx="size / 2 + 4" ry="25" fill="none" :stroke="ink" stroke-width="1.3" stroke-dasharray="3 3" /></svg>
-    <span v-through-water="{ parts: seen, red }" class="block" :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }">
-      <LureFigure :lure="store.scene.lure" through :red="red" />
+    <svg class="absolute inset-0" :width="size + 12" height="52" aria-hidden="true">
+      <ellipse
+        :cx="(size + 12) / 2"
+        cy="26"
+        :rx="size / 2 + 4"
+        ry="25"
+        fill="none"
+        :stroke="ink"
+        stroke-width="1.3"
+        stroke-dasharray="3 3"
+      />
+    </svg>
+    <span
+      v-through-water="{ parts: seen, red }"
+      class="block"
+      :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }"
+    >
+      <LureFigure :lure="store.reading.lure" through :red="red" />
     </span>
   </DragHandle>
   <div class="floats" :style="at(40, y - 22)">
-    <NumberField label="Running depth" :value="d" :scale="length" :min="LIMITS.depthM[0]" :max="LIMITS.depthM[1]" tag @change="m => store.set({ depthM: m })">
-      <template #default="{ shown }"><span class="flag">{{ shown }}</span></template>
+    <NumberField
+      label="Running depth"
+      :value="d"
+      :scale="length"
+      :min="LIMITS.depthM[0]"
+      :max="LIMITS.depthM[1]"
+      tag
+      @change="m => store.set({ depthM: m })"
+    >
+      <template #default="{ shown }">
+        <span class="flag">{{ shown }}</span>
+      </template>
     </NumberField>
   </div>
 </template>

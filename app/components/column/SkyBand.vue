@@ -1,39 +1,53 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { moonFraction, sunElevationDeg } from '#core/sky/sun'
-import { useColumn } from '../../composables/useColumn'
-import { useSceneStore } from '../../stores/scene'
-import { CIVIL_DEG, DAY_MIN, HORIZON_DEG, atMinute, clock, minuteOfDay, sunThroughDay, sunWords } from '../../utils/day'
-import DragHandle from '../common/DragHandle.vue'
+import { useColumn } from './useColumn'
+import { useReadingStore } from '~/reading/store'
+import { CIVIL_DEG, DAY_MIN, HORIZON_DEG, atMinute, clock, minuteOfDay, sunThroughDay, sunWords } from '~/reading/clock'
+import DragHandle from '~/components/common/DragHandle.vue'
 
 /** The sun's path of the day with its hours and twilights, and the sun or moon to drag along it. */
-const store = useSceneStore()
+const store = useReadingStore()
 const { width, skyH, cloudX } = useColumn()
-const s = computed(() => store.scene)
-const minute = computed(() => minuteOfDay(s.value.timeMs, s.value.offsetMin))
-// The path depends on the day and the place, not on the hour: keyed so that dragging the sun does not work it out again.
-const dayKey = computed(() => [atMinute(s.value.timeMs, s.value.offsetMin, 0), s.value.offsetMin, s.value.latitude, s.value.longitude].join())
+const s = computed(() => store.reading)
+const minute = computed(() => minuteOfDay(s.value.timeMs, s.value.zone))
+// The path depends on the day and the place, not on the hour: keyed so that dragging the sun does not work it out
+// again.
+const dayKey = computed(() =>
+  [atMinute(s.value.timeMs, s.value.zone, 0), s.value.zone, s.value.latitude, s.value.longitude].join(),
+)
 const path = computed(() => {
-  const [t, offset, lat, lon] = dayKey.value.split(',').map(Number) as [number, number, number, number]
-  return sunThroughDay(t, offset, lat, lon)
+  const [t, zone, lat, lon] = dayKey.value.split(',') as [string, string, string, string]
+  return sunThroughDay(Number(t), zone, Number(lat), Number(lon))
 })
-const deg = computed(() => sunElevationDeg({ timeMs: s.value.timeMs, latitudeDeg: s.value.latitude, longitudeDeg: s.value.longitude }))
+const deg = computed(() =>
+  sunElevationDeg({ timeMs: s.value.timeMs, latitudeDeg: s.value.latitude, longitudeDeg: s.value.longitude }),
+)
 const moon = computed(() => moonFraction(s.value.timeMs))
 const isNight = computed(() => deg.value < CIVIL_DEG)
 
 const pad = 14
-const xOf = (m: number) => pad + m / DAY_MIN * (width.value - 2 * pad)
+const xOf = (m: number) => pad + (m / DAY_MIN) * (width.value - 2 * pad)
 const top = 24
-const yOf = (d: number) => skyH.value - 12 - Math.max(0, d) / 90 * (skyH.value - 12 - top)
-const line = computed(() => path.value.filter(p => p.deg > 0).map((p, i) => `${i ? 'L' : 'M'}${xOf(p.minute).toFixed(1)} ${yOf(p.deg).toFixed(1)}`).join(''))
-const ticks = computed(() => path.value.filter(p => p.minute % 180 === 0 && p.deg > 3).map((p) => {
-  const x = xOf(p.minute)
-  // The cloud's own words hide what is behind them.
-  return { x, y: yOf(p.deg), h: p.minute / 60, clear: x < cloudX.value - 8 || x > cloudX.value + 104 }
-}))
+const yOf = (d: number) => skyH.value - 12 - (Math.max(0, d) / 90) * (skyH.value - 12 - top)
+const line = computed(() =>
+  path.value
+    .filter(p => p.deg > 0)
+    .map((p, i) => `${i ? 'L' : 'M'}${xOf(p.minute).toFixed(1)} ${yOf(p.deg).toFixed(1)}`)
+    .join(''),
+)
+const ticks = computed(() =>
+  path.value
+    .filter(p => p.minute % 180 === 0 && p.deg > 3)
+    .map(p => {
+      const x = xOf(p.minute)
+      // The cloud's own words hide what is behind them.
+      return { x, y: yOf(p.deg), h: p.minute / 60, clear: x < cloudX.value - 8 || x > cloudX.value + 104 }
+    }),
+)
 /** Stretches of the day by a test on the sun's height, as x and width. */
 function stretches(test: (d: number) => boolean) {
-  const out: { x: number, w: number }[] = []
+  const out: { x: number; w: number }[] = []
   for (let i = 0; i < path.value.length - 1; i++) {
     if (!test(path.value[i]!.deg)) continue
     const x = xOf(path.value[i]!.minute)
@@ -49,36 +63,91 @@ const twilights = computed(() => stretches(d => d >= CIVIL_DEG && d < HORIZON_DE
 const sun = computed(() => ({ x: xOf(minute.value), y: yOf(deg.value) - (deg.value < HORIZON_DEG ? 10 : 0) }))
 const words = computed(() => sunWords(deg.value, moon.value))
 function setMinute(m: number) {
-  store.set({ timeMs: atMinute(s.value.timeMs, s.value.offsetMin, Math.round(Math.min(DAY_MIN - 1, Math.max(0, m)) / 5) * 5) })
+  store.set({
+    timeMs: atMinute(s.value.timeMs, s.value.zone, Math.round(Math.min(DAY_MIN - 1, Math.max(0, m)) / 5) * 5),
+  })
 }
 </script>
 
 <template>
   <svg :width="width" :height="skyH" class="absolute top-0 left-0" aria-hidden="true">
     <rect :width="width" :height="skyH" fill="var(--sky)" />
-    <rect v-for="(n, i) in nights" :key="`n${i}`" :x="n.x" :y="0" :width="n.w" :height="skyH" fill="var(--ink)" opacity=".16" />
-    <rect v-for="(n, i) in twilights" :key="`t${i}`" :x="n.x" :y="0" :width="n.w" :height="skyH" fill="var(--ink)" opacity=".07" />
+    <rect
+      v-for="(n, i) in nights"
+      :key="`n${i}`"
+      :x="n.x"
+      :y="0"
+      :width="n.w"
+      :height="skyH"
+      fill="var(--ink)"
+      opacity=".16"
+    />
+    <rect
+      v-for="(n, i) in twilights"
+      :key="`t${i}`"
+      :x="n.x"
+      :y="0"
+      :width="n.w"
+      :height="skyH"
+      fill="var(--ink)"
+      opacity=".07"
+    />
     <path :d="line" fill="none" stroke="var(--ink)" stroke-width="1.2" />
     <g v-for="t in ticks" :key="t.h" class="figure">
-      <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" /><text v-if="t.clear" :x="t.x" :y="skyH < 130 ? t.y - 8 : t.y + 17" text-anchor="middle" font-size="12" fill="var(--ink2)">{{ t.h }}</text>
+      <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" />
+      <text
+        v-if="t.clear"
+        :x="t.x"
+        :y="skyH < 130 ? t.y - 8 : t.y + 17"
+        text-anchor="middle"
+        font-size="12"
+        fill="var(--ink2)"
+      >
+        {{ t.h }}
+      </text>
     </g>
   </svg>
   <DragHandle
-    label="Time of day" :value="minute" :min="0" :max="1439" :step="10" :text="`${clock(minute)}, ${words}`" :x="sun.x" :y="sun.y" :w="48" :h="48"
-    :move="(dx, _dy, from) => from + dx / (width - 2 * pad) * 1440" @change="setMinute"
+    label="Time of day"
+    :value="minute"
+    :min="0"
+    :max="1439"
+    :step="10"
+    :text="`${clock(minute)}, ${words}`"
+    :x="sun.x"
+    :y="sun.y"
+    :w="48"
+    :h="48"
+    :move="(dx, _dy, from) => from + (dx / (width - 2 * pad)) * 1440"
+    @change="setMinute"
   >
     <svg viewBox="-24 -24 48 48" width="48" height="48" aria-hidden="true">
       <template v-if="isNight">
-        <circle r="12" fill="var(--ink)" /><circle :cx="-12 * moon - 3" r="12" fill="var(--sky)" />
+        <circle r="12" fill="var(--ink)" />
+        <circle :cx="-12 * moon - 3" r="12" fill="var(--sky)" />
       </template>
       <template v-else>
-        <path v-for="a in 16" :key="a" d="M0 -15v-6" :transform="`rotate(${a * 22.5})`" stroke="var(--ink)" stroke-width="1.4" />
-        <circle r="12" :fill="deg >= HORIZON_DEG ? 'var(--sky2)' : 'none'" stroke="var(--ink)" stroke-width="1.6" :stroke-dasharray="deg < HORIZON_DEG ? '3 3' : undefined" />
+        <path
+          v-for="a in 16"
+          :key="a"
+          d="M0 -15v-6"
+          :transform="`rotate(${a * 22.5})`"
+          stroke="var(--ink)"
+          stroke-width="1.4"
+        />
+        <circle
+          r="12"
+          :fill="deg >= HORIZON_DEG ? 'var(--sky2)' : 'none'"
+          stroke="var(--ink)"
+          stroke-width="1.6"
+          :stroke-dasharray="deg < HORIZON_DEG ? '3 3' : undefined"
+        />
       </template>
     </svg>
   </DragHandle>
   <!-- Before sunrise the path is low on the left, so this corner stays free of it. -->
-  <p class="figure pointer-events-none absolute top-[38px] left-4 leading-tight" aria-hidden="true">
-    <span class="block text-[24px] font-bold max-sm:text-[20px]">{{ clock(minute) }}</span><span v-if="skyH > 95" class="block text-[13px] font-medium whitespace-nowrap">{{ words }}</span>
+  <p class="figure pointer-events-none absolute top-9.5 left-4 leading-tight" aria-hidden="true">
+    <span class="block text-title font-bold max-sm:text-lead">{{ clock(minute) }}</span>
+    <span v-if="skyH > 95" class="block text-note font-medium whitespace-nowrap">{{ words }}</span>
   </p>
 </template>

@@ -1,32 +1,60 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { hex } from '#core/spectrum/colour'
-import { jarColour } from '#core/water/jar'
-import { useColumn } from '../../composables/useColumn'
-import { useSceneStore } from '../../stores/scene'
-import { useSettingsStore } from '../../stores/settings'
-import { redTone } from '../../utils/tone'
-import { JAR_WORDS, TINT_OPTIONS } from '../../utils/words'
+import { jarColour } from '#core/picture/jar'
+import { useColumn } from './useColumn'
+import { useReadingStore } from '~/reading/store'
+import { useSettingsStore } from '~/settings/store'
+import { redTone } from '~/figures/tone'
+import { JAR_WORDS, TINT_OPTIONS } from '~/words/options'
 
 /** Jars of water on white: which tint is it? */
 const props = defineProps<{ /** Depth the jars are drawn over, for their ink. */ atM: number }>()
-const store = useSceneStore()
+const store = useReadingStore()
 const settings = useSettingsStore()
 const c = useColumn()
-const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.value], colour: settings.theme === 'night' ? redTone(hex(jarColour(o.value)), 200) : hex(jarColour(o.value)) })))
+const jars = computed(() =>
+  TINT_OPTIONS.map(o => ({
+    ...o,
+    short: JAR_WORDS[o.value],
+    colour: settings.theme === 'night' ? redTone(hex(jarColour(o.value)), 200) : hex(jarColour(o.value)),
+  })),
+)
 const ink = computed(() => c.inkAt(props.atM))
 </script>
 
 <template>
   <fieldset class="flex" :style="{ color: ink }">
     <legend class="off">Tint of the water</legend>
-    <label v-for="j in jars" :key="j.value" class="figure flex w-[48px] cursor-pointer flex-col items-center text-[12.5px]" :class="store.scene.tint === j.value ? 'font-extrabold' : 'font-medium'" :title="`${j.words}: ${j.note}`">
-      <input type="radio" name="tint" class="peer off" :value="j.value" :checked="store.scene.tint === j.value" :aria-label="`${j.words}: ${j.note}`" @change="store.set({ tint: j.value })">
+    <label
+      v-for="j in jars"
+      :key="j.value"
+      class="figure flex w-12 cursor-pointer flex-col items-center text-label"
+      :class="store.reading.tint === j.value ? 'font-extrabold' : 'font-medium'"
+      :title="`${j.words}: ${j.note}`"
+    >
+      <input
+        type="radio"
+        name="tint"
+        class="peer off"
+        :value="j.value"
+        :checked="store.reading.tint === j.value"
+        :aria-label="`${j.words}: ${j.note}`"
+        @change="store.set({ tint: j.value })"
+      />
       <svg viewBox="0 0 30 48" width="28" height="45" class="peer-focus-visible:outline-3" aria-hidden="true">
-        <path d="M6 4V34C6 44 24 44 24 34V4" fill="#f4f4f2" :fill-opacity="settings.theme === 'night' ? 0 : 1" /><path d="M6 10V34C6 44 24 44 24 34V10Z" :fill="j.colour" />
-        <path d="M3 4H27M6 4V34C6 44 24 44 24 34V4" fill="none" stroke="currentColor" :stroke-width="store.scene.tint === j.value ? 2.6 : 1.3" />
+        <path d="M6 4V34C6 44 24 44 24 34V4" fill="#f4f4f2" :fill-opacity="settings.theme === 'night' ? 0 : 1" />
+        <path d="M6 10V34C6 44 24 44 24 34V10Z" :fill="j.colour" />
+        <path
+          d="M3 4H27M6 4V34C6 44 24 44 24 34V4"
+          fill="none"
+          stroke="currentColor"
+          :stroke-width="store.reading.tint === j.value ? 2.6 : 1.3"
+        />
       </svg>
-      <span :class="store.scene.tint === j.value ? 'border-b-3 border-current' : 'border-b-3 border-transparent'">{{ j.short }}</span>
+      <span :class="store.reading.tint === j.value ? 'border-b-3 border-current' : 'border-b-3 border-transparent'">
+        {{ j.short }}
+      </span>
     </label>
   </fieldset>
 </template>

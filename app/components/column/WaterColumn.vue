@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { provideColumn } from '../../composables/useColumn'
-import { useAnswers } from '../../composables/useScreen'
-import { useUnits } from '../../composables/useUnits'
-import { useSceneStore } from '../../stores/scene'
+import { provideColumn } from './useColumn'
+import { useAnswers } from '~/screen/useScreen'
+import { useUnits } from '~/settings/useUnits'
+import { useReadingStore } from '~/reading/store'
 import { LIMITS } from '#shared/vocabulary'
-import NumberField from '../common/NumberField.vue'
+import NumberField from '~/components/common/NumberField.vue'
 import BedBand from './BedBand.vue'
 import CloudBank from './CloudBank.vue'
 import DepthRuler from './DepthRuler.vue'
@@ -20,12 +20,12 @@ import TintJars from './TintJars.vue'
 import WaterSurface from './WaterSurface.vue'
 
 /** The form that is a picture: sky, surface, water and floor, every reading set where it really is. */
-defineProps<{ phone: boolean, place: string }>()
+defineProps<{ phone: boolean; place: string }>()
 const reachM = defineModel<number>('reachM', { required: true })
 const held = defineModel<boolean>('held', { required: true })
-defineEmits<{ food: [], place: [] }>()
+defineEmits<{ food: []; place: [] }>()
 
-const store = useSceneStore()
+const store = useReadingStore()
 const { temperature } = useUnits()
 const { screen } = useAnswers()
 const box = ref<HTMLElement | null>(null)
@@ -35,33 +35,83 @@ const c = provideColumn(width, height, reachM, held, screen)
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
 const asideM = computed(() => (c.asideY.value + 60 - c.skyH.value) / c.pxPerM.value)
 /** Sunbeams only where there is direct sun: drawn faint, and still. */
-const beams = computed(() => Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.scene.cloud))))
+const beams = computed(() =>
+  Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))),
+)
 </script>
 
 <template>
   <section class="region flex min-h-0 flex-col" aria-label="The water">
-    <div ref="box" class="relative min-h-0 flex-1 overflow-hidden bg-[var(--sky)]">
+    <div ref="box" class="relative min-h-0 flex-1 overflow-hidden bg-sky">
       <svg v-if="width" :width="width" :height="height" class="absolute inset-0" aria-hidden="true">
-        <defs><linearGradient id="water" x1="0" y1="0" x2="0" y2="1"><stop v-for="s in stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" /></linearGradient></defs>
+        <defs>
+          <linearGradient id="water" x1="0" y1="0" x2="0" y2="1">
+            <stop v-for="s in stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
+          </linearGradient>
+        </defs>
         <rect x="0" :y="c.skyH.value" :width="width" :height="c.waterH.value + c.bedH.value" fill="url(#water)" />
-        <path v-for="i in 4" :key="i" :d="`M${width * (0.1 + 0.22 * i)} ${c.skyH.value}l${-60 - 14 * i} ${c.waterH.value}h${34 + 10 * i}l${54 + 6 * i} ${-c.waterH.value}Z`" fill="#fff" :opacity="beams" />
+        <path
+          v-for="i in 4"
+          :key="i"
+          :d="`M${width * (0.1 + 0.22 * i)} ${c.skyH.value}l${-60 - 14 * i} ${c.waterH.value}
+            h${34 + 10 * i}l${54 + 6 * i} ${-c.waterH.value}Z`"
+          fill="#fff"
+          :opacity="beams"
+        />
       </svg>
       <template v-if="width">
-        <SkyBand /><CloudBank /><WaterSurface />
-        <BedBand :pick="!phone" /><DepthRuler />
-        <div v-if="!phone" class="absolute right-1 flex flex-col items-end gap-2" :style="{ top: `${c.asideY.value}px` }">
-          <TintJars :at-m="asideM" /><ForageSketch :at-m="asideM" @open="$emit('food')" />
+        <SkyBand />
+        <CloudBank />
+        <WaterSurface />
+        <BedBand :pick="!phone" />
+        <DepthRuler />
+        <div
+          v-if="!phone"
+          class="absolute right-1 flex flex-col items-end gap-2"
+          :style="{ top: `${c.asideY.value}px` }"
+        >
+          <TintJars :at-m="asideM" />
+          <ForageSketch :at-m="asideM" @open="$emit('food')" />
         </div>
-        <FishHandle /><LureHandle /><DiscHandle />
-        <div class="absolute left-4" :style="{ top: c.skyH.value > 120 ? '76px' : c.skyH.value > 95 ? '64px' : '50px' }">
-          <NumberField v-if="store.scene.temperatureC !== null" label="Water temperature" :value="store.scene.temperatureC" :scale="temperature" :min="LIMITS.temperatureC[0]" :max="LIMITS.temperatureC[1]" tag @change="t => store.set({ temperatureC: t })">
-            <template #default="{ shown }"><span class="text-[17px]">{{ shown }} {{ temperature.unit }}</span><span class="ml-1 text-[13px] font-medium">water</span></template>
+        <FishHandle />
+        <LureHandle />
+        <DiscHandle />
+        <div
+          class="absolute left-4"
+          :style="{ top: c.skyH.value > 120 ? '76px' : c.skyH.value > 95 ? '64px' : '50px' }"
+        >
+          <NumberField
+            v-if="store.reading.temperatureC !== null"
+            label="Water temperature"
+            :value="store.reading.temperatureC"
+            :scale="temperature"
+            :min="LIMITS.temperatureC[0]"
+            :max="LIMITS.temperatureC[1]"
+            tag
+            @change="t => store.set({ temperatureC: t })"
+          >
+            <template #default="{ shown }">
+              <span class="text-value">{{ shown }} {{ temperature.unit }}</span>
+              <span class="ml-1 text-note font-medium">water</span>
+            </template>
           </NumberField>
-          <button v-else type="button" class="figure min-h-11 text-[13px] font-semibold underline" @click="store.set({ temperatureC: 15 })">Add water temperature</button>
+          <button
+            v-else
+            type="button"
+            class="figure min-h-11 text-note font-semibold underline"
+            @click="store.set({ temperatureC: 15 })"
+          >
+            Add water temperature
+          </button>
         </div>
-        <h1 class="wide absolute top-2 left-4 text-[21px] font-extrabold">Piscator</h1>
-        <button type="button" class="figure absolute top-0 right-2 min-h-11 px-2 text-right text-[13px] leading-tight font-semibold" @click="$emit('place')">
-          <span class="whitespace-pre-line">{{ place }}</span><span class="off">. Change place and date</span>
+        <h1 class="wide absolute top-2 left-4 text-lead font-extrabold">Piscator</h1>
+        <button
+          type="button"
+          class="figure absolute top-0 right-2 min-h-11 px-2 text-right text-note leading-tight font-semibold"
+          @click="$emit('place')"
+        >
+          <span class="whitespace-pre-line">{{ place }}</span>
+          <span class="off">. Change place and date</span>
         </button>
       </template>
     </div>

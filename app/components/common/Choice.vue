@@ -3,20 +3,38 @@ import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headless
 import { computed } from 'vue'
 
 /** One of a list, by name. */
-const props = defineProps<{ label: string, value: T, options: readonly { value: T, words: string, note?: string }[], up?: boolean, dark?: boolean }>()
+const props = defineProps<{
+  label: string
+  value: T
+  options: readonly { value: T; words: string; note?: string }[]
+  up?: boolean
+  dark?: boolean
+}>()
 const emit = defineEmits<{ change: [value: T] }>()
 const current = computed(() => props.options.find(o => o.value === props.value)?.words ?? props.value)
 </script>
 
 <template>
   <Listbox :model-value="value" as="div" class="relative" @update:model-value="(v: T) => emit('change', v)">
-    <ListboxButton class="flex min-h-11 w-full items-center gap-2 px-3 text-left font-semibold" :class="dark ? 'bg-[var(--bed2)] text-[var(--on-bed)]' : 'border border-ink'" :aria-label="`${label}: ${current}`">
-      <span>{{ current }}</span><span aria-hidden="true" class="ml-auto text-[0.8em]">▾</span>
+    <ListboxButton
+      class="flex min-h-11 w-full items-center gap-2 px-3 text-left font-semibold"
+      :class="dark ? 'bg-bed2 text-on-bed' : 'border border-ink'"
+      :aria-label="`${label}: ${current}`"
+    >
+      <span>{{ current }}</span>
+      <span aria-hidden="true" class="ml-auto text-[0.8em]">▾</span>
     </ListboxButton>
-    <ListboxOptions class="absolute left-0 z-40 max-h-80 min-w-full overflow-auto border-2 border-ink bg-page text-ink focus:outline-none" :class="up ? 'bottom-full' : 'top-full'">
+    <ListboxOptions
+      :class="[
+        'absolute left-0 z-40 max-h-80 min-w-full overflow-auto border-2 border-ink bg-page text-ink',
+        'focus:outline-none',
+        up ? 'bottom-full' : 'top-full',
+      ]"
+    >
       <ListboxOption v-for="o in options" :key="o.value" v-slot="{ active, selected }" :value="o.value" as="template">
         <li class="min-h-11 cursor-pointer px-3 py-2 whitespace-nowrap" :class="active ? 'chosen' : ''">
-          <span :class="selected ? 'font-bold' : ''">{{ o.words }}</span><span v-if="o.note" class="block text-[0.85em]">{{ o.note }}</span>
+          <span :class="selected ? 'font-bold' : ''">{{ o.words }}</span>
+          <span v-if="o.note" class="block text-[0.85em]">{{ o.note }}</span>
         </li>
       </ListboxOption>
     </ListboxOptions>

@@ -1,27 +1,31 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { at } from '../../utils/at'
+import { at } from './at'
 
 /**
- * One handle of the picture: a slider by name and value for a screen reader, dragged by mouse or finger, stepped by keys. What a
- * movement means is told by `move` (px from where it was taken); two-way handles get a second pair of keys through `cross`.
+ * One handle of the picture: a slider by name and value for a screen reader, dragged by mouse or finger, stepped by
+ * keys. What a movement means is told by `move` (px from where it was taken); two-way handles get a second pair of
+ * keys through `cross`.
  */
-const props = withDefaults(defineProps<{
-  label: string
-  value: number
-  min: number
-  max: number
-  step: number
-  text: string
-  x: number
-  y: number
-  w?: number
-  h?: number
-  /** Which way is more with the arrow keys: up for heights, right for breadths; depth grows downwards. */
-  grows?: 'up' | 'down' | 'right' | 'left'
-  move: (dx: number, dy: number, from: number) => number | null
-}>(), { w: 44, h: 44, grows: 'right' })
-const emit = defineEmits<{ change: [value: number], held: [on: boolean], cross: [direction: 1 | -1] }>()
+const props = withDefaults(
+  defineProps<{
+    label: string
+    value: number
+    min: number
+    max: number
+    step: number
+    text: string
+    x: number
+    y: number
+    w?: number
+    h?: number
+    /** Which way is more with the arrow keys: up for heights, right for breadths; depth grows downwards. */
+    grows?: 'up' | 'down' | 'right' | 'left'
+    move: (dx: number, dy: number, from: number) => number | null
+  }>(),
+  { w: 44, h: 44, grows: 'right' },
+)
+const emit = defineEmits<{ change: [value: number]; held: [on: boolean]; cross: [direction: 1 | -1] }>()
 
 const held = ref(false)
 let start = { x: 0, y: 0, value: 0 }
@@ -64,10 +68,21 @@ function key(e: KeyboardEvent) {
 
 <template>
   <div
-    role="slider" tabindex="0" :aria-label="label" :aria-valuemin="min" :aria-valuemax="max" :aria-valuenow="Number(value.toFixed(3))" :aria-valuetext="text"
+    role="slider"
+    tabindex="0"
+    :aria-label="label"
+    :aria-valuemin="min"
+    :aria-valuemax="max"
+    :aria-valuenow="Number(value.toFixed(3))"
+    :aria-valuetext="text"
     :aria-orientation="grows === 'up' || grows === 'down' ? 'vertical' : 'horizontal'"
-    class="floats flex cursor-grab touch-none items-center justify-center select-none active:cursor-grabbing" :style="`width:${w}px;height:${h}px;${at(x - w / 2, y - h / 2)}`"
-    @pointerdown="down" @pointermove="drag" @pointerup="up" @pointercancel="up" @keydown="key"
+    class="floats flex cursor-grab touch-none items-center justify-center select-none active:cursor-grabbing"
+    :style="`width:${w}px;height:${h}px;${at(x - w / 2, y - h / 2)}`"
+    @pointerdown="down"
+    @pointermove="drag"
+    @pointerup="up"
+    @pointercancel="up"
+    @keydown="key"
   >
     <slot :held="held" />
   </div>

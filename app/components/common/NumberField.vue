@@ -1,9 +1,17 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import type { Scale } from '../../composables/useUnits'
+import type { Scale } from '~/settings/useUnits'
 
 /** A number that is read at a glance, tapped, and typed. What was typed wrongly stays to be mended. */
-const props = defineProps<{ label: string, value: number, scale: Scale, min: number, max: number, tag?: boolean, ink?: string }>()
+const props = defineProps<{
+  label: string
+  value: number
+  scale: Scale
+  min: number
+  max: number
+  tag?: boolean
+  ink?: string
+}>()
 const emit = defineEmits<{ change: [value: number] }>()
 
 const editing = ref(false)
@@ -48,16 +56,39 @@ function key(e: KeyboardEvent) {
 <template>
   <span class="relative inline-flex">
     <button
-      v-if="!editing" type="button" class="figure inline-flex min-h-11 items-center font-bold" :class="tag ? 'px-0' : 'border border-ink px-3'" :aria-label="`${label}: ${shown} ${scale.unit}. Type a value`"
+      v-if="!editing"
+      type="button"
+      class="figure inline-flex min-h-11 items-center font-bold"
+      :class="tag ? 'px-0' : 'border border-ink px-3'"
+      :aria-label="`${label}: ${shown} ${scale.unit}. Type a value`"
       @click="open"
     >
-      <slot :shown="shown"><span>{{ shown }}</span><span class="ml-1 text-[0.72em] font-medium">{{ scale.unit }}</span></slot>
+      <slot :shown="shown">
+        <span>{{ shown }}</span>
+        <span class="ml-1 text-[0.72em] font-medium">{{ scale.unit }}</span>
+      </slot>
     </button>
     <label v-else class="inline-flex items-center gap-1 bg-page px-1 text-ink">
       <span class="off">{{ label }}, {{ scale.unit }}</span>
-      <input ref="input" v-model="draft" inputmode="decimal" class="figure h-11 w-16 border-2 border-ink px-1 font-bold" :aria-invalid="!!fault" :aria-describedby="fault ? 'number-fault' : undefined" @keydown="key" @blur="leave">
+      <input
+        ref="input"
+        v-model="draft"
+        inputmode="decimal"
+        class="figure h-11 w-16 border-2 border-ink px-1 font-bold"
+        :aria-invalid="!!fault"
+        :aria-describedby="fault ? 'number-fault' : undefined"
+        @keydown="key"
+        @blur="leave"
+      />
       <span>{{ scale.unit }}</span>
     </label>
-    <span v-if="editing && fault" id="number-fault" role="alert" class="absolute top-full left-0 z-20 w-40 border-2 border-ink bg-page p-1 text-[13px] text-ink">{{ fault }}</span>
+    <span
+      v-if="editing && fault"
+      id="number-fault"
+      role="alert"
+      class="absolute top-full left-0 z-20 w-40 border-2 border-ink bg-page p-1 text-note text-ink"
+    >
+      {{ fault }}
+    </span>
   </span>
 </template>

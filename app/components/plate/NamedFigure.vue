@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { coatWords } from '#core/finish/coat'
-import type { Finish } from '#core/finish/finish'
-import type { Part } from '#core/finish/parts'
-import { FIGURES } from '../../figures/all'
-import { dressOf } from '../../utils/dress'
-import { cap } from '../../utils/words'
-import LureFigure from '../figure/LureFigure.vue'
+import { coatWords } from '#core/paintwork/coat'
+import type { Finish } from '#core/lure/finish'
+import type { Part } from '#core/paintwork/parts'
+import { FIGURES } from '~/figures/all'
+import { dressOf } from '~/figures/dress'
+import { cap } from '~/words/options'
+import LureFigure from '~/components/figure/LureFigure.vue'
 
 /** The lure large, its parts named on leader lines. At night it is drawn by tone. */
-const props = defineProps<{ finish: Finish, red: boolean }>()
+const props = defineProps<{ finish: Finish; red: boolean }>()
 const dress = computed(() => dressOf(props.finish))
 const W = 374
 const H = 180
@@ -25,21 +25,31 @@ function linesOf(words: string, letters: number): string[] {
   if (words.length <= letters) return [words]
   const cut = words.lastIndexOf(' ', letters)
   const rest = words.slice(cut + 1)
-  return cut < 1 ? [`${words.slice(0, letters - 1)}…`] : [words.slice(0, cut), rest.length > letters ? `${rest.slice(0, letters - 1)}…` : rest]
+  return cut < 1
+    ? [`${words.slice(0, letters - 1)}…`]
+    : [words.slice(0, cut), rest.length > letters ? `${rest.slice(0, letters - 1)}…` : rest]
 }
 const labels = computed(() => {
   const at = FIGURES[props.finish.lure].at
-  const parts = props.finish.parts.filter(p => at[p.part]).map(p => ({ part: p.part, words: coatWords(p.coat), x: OX + at[p.part]![0] * K, y: OY + (at[p.part]![1] - 8) * K }))
+  const parts = props.finish.parts
+    .filter(p => at[p.part])
+    .map(p => ({
+      part: p.part,
+      words: coatWords(p.coat),
+      x: OX + at[p.part]![0] * K,
+      y: OY + (at[p.part]![1] - 8) * K,
+    }))
   // Upper half of the lure is labelled above, the rest below; within each, left to right, so that leaders never cross.
   const mid = OY + 52 * K
   const top = parts.filter(p => p.y <= mid).sort((a, b) => a.x - b.x)
   const low = parts.filter(p => p.y > mid).sort((a, b) => a.x - b.x)
-  const row = (list: typeof parts, above: boolean) => list.map((p, i) => {
-    const slots = Math.max(2, list.length)
-    const lx = 10 + (i + (list.length === 1 ? (p.x > W / 2 ? 1 : 0) : 0)) * (W - 20) / slots
-    const lines = linesOf(p.words, Math.floor(((W - 20) / slots - 6) / LETTER))
-    return { ...p, lx, lines, ly: above ? 14 : H - 4.5 - LINE * lines.length, above }
-  })
+  const row = (list: typeof parts, above: boolean) =>
+    list.map((p, i) => {
+      const slots = Math.max(2, list.length)
+      const lx = 10 + ((i + (list.length === 1 ? (p.x > W / 2 ? 1 : 0) : 0)) * (W - 20)) / slots
+      const lines = linesOf(p.words, Math.floor(((W - 20) / slots - 6) / LETTER))
+      return { ...p, lx, lines, ly: above ? 14 : H - 4.5 - LINE * lines.length, above }
+    })
   return [...row(top, true), ...row(low, false)]
 })
 const NAMES: Partial<Record<Part, string>> = { chin: 'Throat', flank: 'Side' }
@@ -51,10 +61,20 @@ const spoken = computed(() => labels.value.map(l => `${nameOf(l.part)}: ${l.word
   <figure class="relative bg-plate text-ink">
     <svg :viewBox="`0 0 ${W} ${H}`" class="figure block w-full" role="img" :aria-label="`${finish.name}. ${spoken}`">
       <g v-for="l in labels" :key="l.part" font-size="12.5">
-        <path :d="`M${l.lx + 20} ${l.above ? l.ly + 4.5 + LINE * l.lines.length : l.ly - 12}L${l.x} ${l.y}`" stroke="currentColor" stroke-width="1" /><circle :cx="l.x" :cy="l.y" r="2.2" fill="currentColor" />
-        <text :x="l.lx" :y="l.ly" font-weight="700" fill="currentColor">{{ nameOf(l.part) }}</text><text v-for="(line, k) in l.lines" :key="k" :x="l.lx" :y="l.ly + LINE * (k + 1)" fill="currentColor">{{ line }}</text>
+        <path
+          :d="`M${l.lx + 20} ${l.above ? l.ly + 4.5 + LINE * l.lines.length : l.ly - 12}L${l.x} ${l.y}`"
+          stroke="currentColor"
+          stroke-width="1"
+        />
+        <circle :cx="l.x" :cy="l.y" r="2.2" fill="currentColor" />
+        <text :x="l.lx" :y="l.ly" font-weight="700" fill="currentColor">{{ nameOf(l.part) }}</text>
+        <text v-for="(line, k) in l.lines" :key="k" :x="l.lx" :y="l.ly + LINE * (k + 1)" fill="currentColor">
+          {{ line }}
+        </text>
       </g>
-      <svg :x="OX" :y="OY" :width="240 * K" :height="104 * K" overflow="visible"><LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red" :line="1.3" /></svg>
+      <svg :x="OX" :y="OY" :width="240 * K" :height="104 * K" overflow="visible">
+        <LureFigure :lure="finish.lure" :dress="dress" :mark="finish.mark" :red="red" :line="1.3" />
+      </svg>
     </svg>
   </figure>
 </template>

@@ -1,24 +1,42 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { SCHOOLS } from '#core/conditions/schools'
+import { SCHOOLS } from '#core/words/schools'
 import type { Ranked } from '#core/ranking/answer'
 
 /** Reasons with what each adds or takes: from the even half they lead to the score. */
 const props = defineProps<{ call: Ranked }>()
 const sign = (v: number) => `${v > 0 ? '+' : '−'}${Math.abs(Math.round(v * 100))}`
-const reasons = computed(() => props.call.reasons.filter(r => Math.abs(r.effect) >= 0.005).map(r => ({
-  ...r,
-  who: r.school === 'balanced' ? '' : SCHOOLS[r.school].words,
-  optics: r.custom ? { supports: 'custom, borne out by the optics', contradicts: 'custom, against the optics here', unexplained: 'custom, unexplained' }[r.custom.optics] : null,
-})))
+const reasons = computed(() =>
+  props.call.reasons
+    .filter(r => Math.abs(r.effect) >= 0.005)
+    .map(r => ({
+      ...r,
+      who: r.school === 'balanced' ? '' : SCHOOLS[r.school].words,
+      optics: r.custom
+        ? {
+            supports: 'custom, borne out by the optics',
+            contradicts: 'custom, against the optics here',
+            unexplained: 'custom, unexplained',
+          }[r.custom.optics]
+        : null,
+    })),
+)
 </script>
 
 <template>
   <ol>
-    <li v-for="(r, i) in reasons" :key="i" class="flex gap-2 py-[3px]">
+    <li v-for="(r, i) in reasons" :key="i" class="flex gap-2 py-0.75">
       <span class="figure w-9 shrink-0 text-right font-bold">{{ sign(r.effect) }}</span>
-      <span>{{ r.text }} <span v-if="r.optics || r.who" class="text-[13px] text-ink2">{{ [r.who, r.optics].filter(Boolean).join(', ') }}</span></span>
+      <span>
+        {{ r.text }}
+        <span v-if="r.optics || r.who" class="text-note text-ink2">
+          {{ [r.who, r.optics].filter(Boolean).join(', ') }}
+        </span>
+      </span>
     </li>
-    <li class="mt-1 flex gap-2 border-t border-hair pt-1 text-ink2"><span class="figure w-9 shrink-0 text-right font-bold text-ink">{{ Math.round(call.score * 100) }}</span><span>of 100, starting from an even 50.</span></li>
+    <li class="mt-1 flex gap-2 border-t border-hair pt-1 text-ink2">
+      <span class="figure w-9 shrink-0 text-right font-bold text-ink">{{ Math.round(call.score * 100) }}</span>
+      <span>of 100, starting from an even 50.</span>
+    </li>
   </ol>
 </template>

@@ -1,24 +1,43 @@
 <script setup lang="ts">
-import type { LureId } from '#core/finish/lures'
+import type { LureId } from '#core/lure/types'
 import { computed } from 'vue'
-import { useUnits } from '../../composables/useUnits'
-import { vThroughWater } from '../../utils/throughWater'
-import { redTone } from '../../utils/tone'
-import type { SeenOut } from '../../workers/screen'
-import LureFigure from '../figure/LureFigure.vue'
+import { useUnits } from '~/settings/useUnits'
+import { vThroughWater } from '~/figures/throughWater'
+import { redTone } from '~/figures/tone'
+import type { SeenOut } from '~/screen/model'
+import LureFigure from '~/components/figure/LureFigure.vue'
 
 /** The same lure at growing distances, in the water's own colour: no outline, smaller, softer, paler. */
-const props = defineProps<{ lure: LureId, strip: SeenOut[], fishM: number, red: boolean }>()
+const props = defineProps<{ lure: LureId; strip: SeenOut[]; fishM: number; red: boolean }>()
 const { lengthText } = useUnits()
-const nearest = computed(() => props.strip.reduce((best, s, i) => Math.abs(s.distanceM - props.fishM) < Math.abs(props.strip[best]!.distanceM - props.fishM) ? i : best, 0))
+const nearest = computed(() =>
+  props.strip.reduce(
+    (best, s, i) =>
+      Math.abs(s.distanceM - props.fishM) < Math.abs(props.strip[best]!.distanceM - props.fishM) ? i : best,
+    0,
+  ),
+)
 const width = (i: number) => `${92 - i * 13}%`
 </script>
 
 <template>
   <ol class="grid grid-cols-5" aria-label="As seen at growing distances">
     <li v-for="(s, i) in strip" :key="i" class="text-center">
-      <span v-through-water="{ parts: s.parts, red }" class="flex h-[58px] items-center justify-center" :style="{ background: red ? redTone(s.water, 120) : s.water }"><span :style="{ width: width(i) }"><LureFigure :lure="lure" through :red="red" :blur="0.3 + i * 0.35" :label="`At ${lengthText(s.distanceM)}`" /></span></span>
-      <span class="figure block border-t-[5px] pt-0.5 text-[13px]" :class="i === nearest ? 'border-ink font-bold' : 'border-transparent'">{{ lengthText(s.distanceM) }}<span v-if="i === nearest">, fish</span></span>
+      <span
+        v-through-water="{ parts: s.parts, red }"
+        class="flex h-14.5 items-center justify-center"
+        :style="{ background: red ? redTone(s.water, 120) : s.water }"
+      >
+        <span :style="{ width: width(i) }">
+          <LureFigure :lure="lure" through :red="red" :blur="0.3 + i * 0.35" :label="`At ${lengthText(s.distanceM)}`" />
+        </span>
+      </span>
+      <span
+        class="figure block border-t-[5px] pt-0.5 text-note"
+        :class="i === nearest ? 'border-ink font-bold' : 'border-transparent'"
+      >
+        {{ lengthText(s.distanceM) + (i === nearest ? ', fish' : '') }}
+      </span>
     </li>
   </ol>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useKeeping } from '../../composables/useKeeping'
+import { useKeeping } from '~/kept/useKeeping'
 
 /** Keep the call in one tap, said and undone in the same place. */
 defineProps<{ /** As the bar along the foot of a phone, with the name of what is chosen. */ bar?: boolean }>()
@@ -7,15 +7,29 @@ const { selected, keep, justKept, takeBack } = useKeeping()
 </script>
 
 <template>
-  <div v-if="bar" class="flex h-[72px] border-t-2 border-ink bg-page">
+  <div v-if="bar" class="flex h-18 border-t-2 border-ink bg-page">
     <p class="min-w-0 flex-1 px-3 py-2 leading-tight">
-      <template v-if="justKept"><span role="status" class="block truncate">Kept: <b>{{ justKept.name }}</b></span><button type="button" class="min-h-8 underline" @click="takeBack">Take back</button></template>
-      <template v-else><span class="block text-[14px] text-ink2">Chosen</span><b class="line-clamp-2">{{ selected?.name }}</b></template>
+      <template v-if="justKept">
+        <span role="status" class="block truncate">
+          Kept:
+          <b>{{ justKept.name }}</b>
+        </span>
+        <button type="button" class="min-h-8 underline" @click="takeBack">Take back</button>
+      </template>
+      <template v-else>
+        <span class="block text-small text-ink2">Chosen</span>
+        <b class="line-clamp-2">{{ selected?.name }}</b>
+      </template>
     </p>
-    <button type="button" class="action h-full text-[18px]" @click="keep">I tied this on</button>
+    <button type="button" class="action h-full text-value" @click="keep">I tied this on</button>
   </div>
   <div v-else class="flex min-w-0 flex-1 items-center gap-3">
-    <p v-if="justKept" role="status" class="ml-auto flex min-w-0 items-center gap-2"><span class="truncate">Kept: {{ justKept.name }}.</span><button type="button" class="min-h-11 whitespace-nowrap underline" @click="takeBack">Take back</button></p>
-    <button type="button" class="action whitespace-nowrap" :class="justKept ? '' : 'ml-auto'" @click="keep">I tied this on</button>
+    <p v-if="justKept" role="status" class="ml-auto flex min-w-0 items-center gap-2">
+      <span class="truncate">Kept: {{ justKept.name }}.</span>
+      <button type="button" class="min-h-11 whitespace-nowrap underline" @click="takeBack">Take back</button>
+    </p>
+    <button type="button" class="action whitespace-nowrap" :class="justKept ? '' : 'ml-auto'" @click="keep">
+      I tied this on
+    </button>
   </div>
 </template>

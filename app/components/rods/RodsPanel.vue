@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useAnswers } from '../../composables/useScreen'
+import { useAnswers } from '~/screen/useScreen'
 import KeepButton from './KeepButton.vue'
 import ThreeRods from './ThreeRods.vue'
 
@@ -11,8 +11,15 @@ const { list } = useAnswers()
 
 <template>
   <footer v-if="list" class="region border-t-2 border-ink px-3 py-2">
-    <div v-if="!phone" class="mb-1.5 flex items-center gap-3"><h2 class="figure text-[20px] font-bold whitespace-nowrap">Three rods</h2><KeepButton /></div>
-    <h2 v-else class="figure text-[22px] font-bold">Three rods</h2>
-    <ThreeRods :rods="list.answer.answer.rotation" :selected-id="list.answer.selectedId" @select="id => $emit('select', id)" />
+    <div v-if="!phone" class="mb-1.5 flex items-center gap-3">
+      <h2 class="figure text-lead font-bold whitespace-nowrap">Three rods</h2>
+      <KeepButton />
+    </div>
+    <h2 v-else class="figure text-figure font-bold">Three rods</h2>
+    <ThreeRods
+      :rods="list.answer.answer.rotation"
+      :selected-id="list.answer.selectedId"
+      @select="id => $emit('select', id)"
+    />
   </footer>
 </template>

@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { FORAGE, type Forage } from '#core/finish/forage'
-import { CLUES, type Clue } from '#core/season/prey'
-import { useSceneStore } from '../../stores/scene'
-import { CLUE_OPTIONS, FORAGE_OPTIONS, cap } from '../../utils/words'
-import type { ScreenModel } from '../../workers/screen'
+import { FORAGE, type Forage } from '#core/prey/forage'
+import { CLUES, type Clue } from '#core/prey/odds'
+import { useReadingStore } from '~/reading/store'
+import { CLUE_OPTIONS, FORAGE_OPTIONS, cap } from '~/words/options'
+import type { ScreenModel } from '~/screen/model'
 
 /** What they are eating: the odds, the clues that move them, and the angler's own word. */
 const props = defineProps<{ screen: ScreenModel | null }>()
-const store = useSceneStore()
-const s = computed(() => store.scene)
-const odds = computed(() => (props.screen?.prey ?? []).filter(p => p.share >= 0.02).map(p => ({ ...p, words: cap(FORAGE[p.kind as Forage].plural) })))
+const store = useReadingStore()
+const s = computed(() => store.reading)
+const odds = computed(() =>
+  (props.screen?.prey ?? [])
+    .filter(p => p.share >= 0.02)
+    .map(p => ({ ...p, words: cap(FORAGE[p.kind as Forage].plural) })),
+)
 const moved = computed(() => props.screen?.preyMoved ?? [])
 function toggleClue(c: Clue) {
   store.set({ clues: s.value.clues.includes(c) ? s.value.clues.filter(x => x !== c) : [...s.value.clues, c] })
@@ -25,18 +29,45 @@ function toggleFood(kind: Forage) {
 <template>
   <div class="flex flex-col gap-5">
     <section>
-      <h3 class="figure mb-1 text-[17px] font-bold">Likely food now</h3>
-      <ul><li v-for="o in odds" :key="o.kind" class="flex items-center gap-2"><span class="w-32">{{ o.words }}</span><span class="h-[8px] bg-ink" :style="{ width: `${o.share * 160}px` }" aria-hidden="true" /><span class="figure font-semibold">{{ Math.round(o.share * 100) }} %</span></li></ul>
-      <p v-for="m in moved" :key="m.clue" class="mt-1 text-ink2">{{ cap(CLUES[m.clue as Clue].words) }}: {{ FORAGE[m.kind as Forage].words }} from {{ Math.round(m.from * 100) }} to {{ Math.round(m.to * 100) }} %.</p>
+      <h3 class="figure mb-1 text-value font-bold">Likely food now</h3>
+      <ul>
+        <li v-for="o in odds" :key="o.kind" class="flex items-center gap-2">
+          <span class="w-32">{{ o.words }}</span>
+          <span class="h-2 bg-ink" :style="{ width: `${o.share * 160}px` }" aria-hidden="true" />
+          <span class="figure font-semibold">{{ Math.round(o.share * 100) }} %</span>
+        </li>
+      </ul>
+      <p v-for="m in moved" :key="m.clue" class="mt-1 text-ink2">
+        {{ cap(CLUES[m.clue as Clue].words) }}: {{ FORAGE[m.kind as Forage].words }} from
+        {{ Math.round(m.from * 100) }} to {{ Math.round(m.to * 100) }} %.
+      </p>
     </section>
     <fieldset>
-      <legend class="figure mb-1 text-[17px] font-bold">What have you seen?</legend>
-      <label v-for="c in CLUE_OPTIONS" :key="c.value" class="flex min-h-11 items-center gap-3"><input type="checkbox" class="size-5 accent-[var(--ink)]" :checked="s.clues.includes(c.value)" @change="toggleClue(c.value)">{{ c.words }}</label>
+      <legend class="figure mb-1 text-value font-bold">What have you seen?</legend>
+      <label v-for="c in CLUE_OPTIONS" :key="c.value" class="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          class="size-5 accent-ink"
+          :checked="s.clues.includes(c.value)"
+          @change="toggleClue(c.value)"
+        />
+        {{ c.words }}
+      </label>
     </fieldset>
     <fieldset>
-      <legend class="figure mb-1 text-[17px] font-bold">I know what they are on</legend>
+      <legend class="figure mb-1 text-value font-bold">I know what they are on</legend>
       <p class="mb-1 text-ink2">Your word replaces the season's guess, in equal shares.</p>
-      <div class="grid grid-cols-2"><label v-for="f in FORAGE_OPTIONS" :key="f.value" class="flex min-h-11 items-center gap-3"><input type="checkbox" class="size-5 accent-[var(--ink)]" :checked="s.forage.some(x => x.kind === f.value)" @change="toggleFood(f.value)">{{ f.words }}</label></div>
+      <div class="grid grid-cols-2">
+        <label v-for="f in FORAGE_OPTIONS" :key="f.value" class="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            class="size-5 accent-ink"
+            :checked="s.forage.some(x => x.kind === f.value)"
+            @change="toggleFood(f.value)"
+          />
+          {{ f.words }}
+        </label>
+      </div>
     </fieldset>
   </div>
 </template>

@@ -1,21 +1,30 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { paintReflectance } from '#core/finish/paints'
+import { paintReflectance } from '#core/paintwork/paints'
 import { TINTS } from '#core/water/tints'
 import { waterFromTwoTargets } from '#core/water/twoTargets'
-import { useUnits } from '../../composables/useUnits'
-import { useSceneStore } from '../../stores/scene'
-import NumberField from '../common/NumberField.vue'
+import { useUnits } from '~/settings/useUnits'
+import { useReadingStore } from '~/reading/store'
+import NumberField from '~/components/common/NumberField.vue'
 
 /** Two lures lowered until they vanish: clarity and tint from their two depths. */
-const store = useSceneStore()
+const store = useReadingStore()
 const { length, lengthText } = useUnits()
-const whiteM = ref(store.scene.visibilityM)
+const whiteM = ref(store.reading.visibilityM)
 const blackM = ref(0)
-const reading = computed(() => waterFromTwoTargets(
-  { target: paintReflectance('white'), depthM: whiteM.value }, { target: paintReflectance('black'), depthM: blackM.value }, store.scene.salinity === 'salt',
-))
-const likely = computed(() => reading.value.tints.filter(t => t.odds > 0.08).map(t => `${TINTS[t.tint].name} ${Math.round(t.odds * 100)} %`).join(', '))
+const reading = computed(() =>
+  waterFromTwoTargets(
+    { target: paintReflectance('white'), depthM: whiteM.value },
+    { target: paintReflectance('black'), depthM: blackM.value },
+    store.reading.salinity === 'salt',
+  ),
+)
+const likely = computed(() =>
+  reading.value.tints
+    .filter(t => t.odds > 0.08)
+    .map(t => `${TINTS[t.tint].name} ${Math.round(t.odds * 100)} %`)
+    .join(', '),
+)
 function use() {
   store.set({ visibilityM: reading.value.discM, tint: reading.value.tints[0]!.tint })
 }
@@ -23,13 +32,42 @@ function use() {
 
 <template>
   <details>
-    <summary class="flex min-h-11 cursor-pointer items-center underline underline-offset-4">No disc? Lower a white and a black lure</summary>
-    <p class="mb-1 text-ink2">On the shaded side, lower each until it is gone. Black lost at once means tea or algae; black that stays with white for a while means silt.</p>
+    <summary class="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+      No disc? Lower a white and a black lure
+    </summary>
+    <p class="mb-1 text-ink2">
+      On the shaded side, lower each until it is gone. Black lost at once means tea or algae; black that stays with
+      white for a while means silt.
+    </p>
     <div class="flex flex-wrap gap-4">
-      <span class="flex items-center gap-2">White to <NumberField label="White vanishes at" :value="whiteM" :scale="length" :min="0.05" :max="20" @change="v => whiteM = v" /></span>
-      <span class="flex items-center gap-2">Black to <NumberField label="Black vanishes at" :value="blackM" :scale="length" :min="0" :max="20" @change="v => blackM = v" /></span>
+      <span class="flex items-center gap-2">
+        White to
+        <NumberField
+          label="White vanishes at"
+          :value="whiteM"
+          :scale="length"
+          :min="0.05"
+          :max="20"
+          @change="v => (whiteM = v)"
+        />
+      </span>
+      <span class="flex items-center gap-2">
+        Black to
+        <NumberField
+          label="Black vanishes at"
+          :value="blackM"
+          :scale="length"
+          :min="0"
+          :max="20"
+          @change="v => (blackM = v)"
+        />
+      </span>
     </div>
-    <p class="my-2" role="status">A disc would vanish at about <b>{{ lengthText(reading.discM) }}</b> ({{ lengthText(reading.lowM) }} to {{ lengthText(reading.highM) }}, nine times in ten). Tint: {{ likely }}.</p>
+    <p class="my-2" role="status">
+      A disc would vanish at about
+      <b>{{ lengthText(reading.discM) }}</b>
+      ({{ lengthText(reading.lowM) }} to {{ lengthText(reading.highM) }}, nine times in ten). Tint: {{ likely }}.
+    </p>
     <button type="button" class="quiet" @click="use">Use this reading</button>
   </details>
 </template>

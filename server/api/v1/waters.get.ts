@@ -1,4 +1,4 @@
-import { listWaters } from '../../services/waters'
+import { listWaters } from '#server/services/waters'
 
 /** The angler's waters and the demonstration basin's. */
-export default defineEventHandler(event => withDatabaseErrors(async () => listWaters(database(), await anglerId(event))))
+export default defineEventHandler(async event => listWaters(database(), await anglerId(event)))

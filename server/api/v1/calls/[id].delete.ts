@@ -1,12 +1,10 @@
 import { idSchema } from '#shared/schema/call'
-import { forgetCall } from '../../../services/calls'
+import { forgetCall } from '#server/services/calls'
 
 /** Takes a kept call back: 204, also where there was none. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const id = validatedParam(event, 'id', idSchema)
-  return withDatabaseErrors(async () => {
-    const owner = await anglerId(event)
-    if (owner) await forgetCall(database(), owner, id)
-    return sendNoContent(event)
-  })
+  const owner = await anglerId(event)
+  if (owner) await forgetCall(database(), owner, id)
+  return sendNoContent(event)
 })

@@ -1,0 +1,137 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { type EffectScope, effectScope, nextTick, ref } from 'vue'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { useReadingStore } from '~/reading/store'
+import type { ScreenModel } from '~/screen/model'
+import { useSettingsStore } from '~/settings/store'
+import { COLUMN_STOPS, provideColumn } from './useColumn'
+
+let scope: EffectScope
+beforeEach(() => {
+  setActivePinia(createPinia())
+  scope = effectScope()
+  // The picture is provided to its parts; here there are none.
+  vi.spyOn(console, 'warn').mockImplementation(() => {})
+})
+afterEach(() => {
+  scope.stop()
+  vi.restoreAllMocks()
+})
+
+function column(width = 424, height = 700) {
+  const held = ref(false)
+  const reachM = ref(3)
+  const screen = ref<ScreenModel | null>(null)
+  const made = scope.run(() => provideColumn(ref(width), ref(height), reachM, held, screen))!
+  return { ...made, held, reachM, screen, store: useReadingStore() }
+}
+
+describe("the picture's geometry", () => {
+  it('has one scale for depth and range', () => {
+    const c = column()
+    expect([c.skyH.value, c.bedH.value, c.waterH.value]).toEqual([160, 56, 484])
+    expect(c.pxPerM.value).toBeCloseTo(484 / 2, 6)
+    expect(c.yOf(0)).toBe(160)
+    expect(c.yOf(2)).toBe(644)
+    expect(c.lureX.value).toBe(191)
+    expect(c.lureY.value).toBeCloseTo(160 + 1.5 * 242, 6)
+  })
+  it('leaves a small picture its water', () => {
+    const c = column(390, 404)
+    expect([c.skyH.value, c.bedH.value, c.waterH.value]).toEqual([103, 40, 261])
+    expect(column(390, 150).waterH.value).toBe(120)
+  })
+  it.each([
+    [{ depthM: 0.2, visibilityM: 0.3, fishM: 0.2 }, 0.75],
+    [{ depthM: 0.2, visibilityM: 1, fishM: 0.2 }, 1.2],
+    [{ depthM: 2, visibilityM: 1, fishM: 0.2 }, 3],
+    [{ depthM: 0.2, visibilityM: 4, fishM: 0.2 }, 4.5],
+    [{ depthM: 0.2, visibilityM: 30, fishM: 0.2 }, 9],
+    [{ depthM: 12, visibilityM: 1, fishM: 0.2 }, 18],
+    [{ depthM: 0.2, visibilityM: 1, fishM: 2 }, 6.5],
+    [{ depthM: 60, visibilityM: 1, fishM: 0.2 }, 60],
+  ])('reaches as deep as what is in it wants: %j', async (reading, reach) => {
+    const c = column()
+    c.store.set(reading, 0)
+    await nextTick()
+    expect(c.reachM.value).toBe(reach)
+  })
+  it('keeps its scale still under a finger', async () => {
+    const c = column()
+    c.held.value = true
+    c.store.set({ depthM: 12 }, 0)
+    await nextTick()
+    expect(c.reachM.value).toBe(2)
+    c.held.value = false
+    await nextTick()
+    expect(c.reachM.value).toBe(18)
+  })
+  it('keeps flags and words of the disc and the lure apart', async () => {
+    const c = column()
+    c.store.set({ depthM: 1.5, visibilityM: 1.5 }, 0)
+    await nextTick()
+    const { y, flagY, wordsY, x, wordsX } = c.disc.value
+    expect([Math.abs(flagY - c.lureY.value), Math.abs(wordsY - c.lureY.value)]).toEqual([29, 50])
+    expect([x, wordsX, y]).toEqual([114, 150, c.lureY.value])
+    c.store.set({ visibilityM: 0.5 }, 10)
+    await nextTick()
+    expect(c.disc.value.flagY).toBe(c.disc.value.y)
+    expect(c.disc.value.y).toBeLessThan(c.lureY.value)
+  })
+  it('puts the fish where it looks from, at its distance', async () => {
+    const c = column()
+    c.store.set({ fishM: 0.5, side: 'level', depthM: 1 }, 0)
+    await nextTick()
+    const level = c.fish.value
+    expect(level.px).toBeCloseTo(0.5 * c.pxPerM.value, 6)
+    expect(level.x).toBeCloseTo(c.lureX.value + level.px + 42, 6)
+    expect(level.y).toBeCloseTo(c.lureY.value, 6)
+    c.store.set({ side: 'below' }, 10)
+    await nextTick()
+    expect(c.fish.value.y - c.lureY.value).toBeCloseTo(level.px * Math.sin((52 * Math.PI) / 180), 6)
+    c.store.set({ side: 'above' }, 20)
+    await nextTick()
+    expect(c.fish.value.y).toBeLessThan(c.lureY.value)
+    c.store.set({ fishM: 0.1 }, 30)
+    await nextTick()
+    expect(c.fish.value.px).toBe(30)
+  })
+  it('keeps the jars clear of what hangs in the water', async () => {
+    const c = column()
+    for (const depthM of [0.1, 0.4, 0.8, 1.2, 1.6, 2.4]) {
+      c.store.set({ depthM, visibilityM: 1.2 }, depthM * 1e4)
+      await nextTick()
+      const [top, bottom] = [c.asideY.value, c.asideY.value + 122]
+      expect(bottom <= c.lureY.value - 32 || top >= c.lureY.value + 32, `at ${depthM} m`).toBe(true)
+      expect(top).toBeGreaterThanOrEqual(c.skyH.value + 12)
+    }
+  })
+  it('draws the cloud in from the right', () => {
+    const c = column()
+    expect(c.cloudPx.value).toBeCloseTo(424 * 0.72 - 26, 6)
+    c.store.set({ cloud: 1 }, 0)
+    expect(c.cloudX.value).toBeCloseTo(424 - 26 - c.cloudPx.value, 6)
+    c.store.set({ cloud: 0 }, 10)
+    expect(c.cloudX.value).toBe(398)
+  })
+})
+
+describe("the picture's colours", () => {
+  it('are those worked out for the nearest depth, with ink that reads on them', () => {
+    const c = column()
+    const step = (depthM: number, colour: string) => ({ depthM, colour, luminance: 0, cones: [] })
+    c.screen.value = { column: [step(0, '#c9d88a'), step(2, '#203008')] } as unknown as ScreenModel
+    expect([c.colourAt(0.9), c.colourAt(1.1), c.colourAt(9)]).toEqual(['#c9d88a', '#203008', '#203008'])
+    expect([c.inkAt(0), c.inkAt(2)]).toEqual(['#0d1206', '#ffffff'])
+    useSettingsStore().theme = 'night'
+    expect([c.colourAt(0), c.inkAt(0)]).toEqual([expect.stringMatching(/^#[0-7].(0|1)/), 'var(--ink)'])
+  })
+  it('stand in until the first are worked out', () => {
+    const c = column()
+    expect(c.colourAt(1)).toBe('#8a9a8a')
+    useSettingsStore().theme = 'dusk'
+    expect(c.colourAt(1)).toBe('#20261f')
+    expect(COLUMN_STOPS[0]).toBeLessThan(0.01)
+    expect(COLUMN_STOPS.at(-1)).toBe(1)
+  })
+})

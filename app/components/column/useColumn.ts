@@ -1,0 +1,164 @@
+import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provide, ref, watch } from 'vue'
+import type { Side } from '#core/lure/types'
+import { useReadingStore } from '~/reading/store'
+import { useSettingsStore } from '~/settings/store'
+import { labelInk, redTone } from '~/figures/tone'
+import type { ScreenModel } from '~/screen/model'
+
+/** Depths the picture may reach, m: the smallest that holds what is in it. */
+const REACHES_M = [0.75, 1.2, 2, 3, 4.5, 6.5, 9, 13, 18, 25, 36, 60]
+
+/** Geometry of the picture: one scale for depth and range, in px per metre. */
+export interface Column {
+  width: Ref<number>
+  height: Ref<number>
+  skyH: ComputedRef<number>
+  bedH: ComputedRef<number>
+  waterH: ComputedRef<number>
+  reachM: Ref<number>
+  pxPerM: ComputedRef<number>
+  lureX: ComputedRef<number>
+  lureY: ComputedRef<number>
+  /** The disc, and where its flag and its words stand clear of the lure's, px. */
+  disc: ComputedRef<{ x: number; y: number; flagY: number; wordsX: number; wordsY: number }>
+  /** The fish, its bearing from the lure and where its number stands. */
+  fish: ComputedRef<{ x: number; y: number; px: number; rad: number; labelX: number; labelY: number }>
+  /** Top of the jars and the food, clear of what hangs in the water. */
+  asideY: Readonly<Ref<number>>
+  /** How far the cloud comes in when it covers all, and its left edge now, px. */
+  cloudPx: ComputedRef<number>
+  cloudX: ComputedRef<number>
+  yOf: (depthM: number) => number
+  /** Colour of the water at a depth, and the ink that reads on it. */
+  colourAt: (depthM: number) => string
+  inkAt: (depthM: number) => string
+  /** A handle is held: the scale keeps still under the finger. */
+  held: Ref<boolean>
+  screen: Readonly<Ref<ScreenModel | null>>
+  /** Fractions of the reach at which colours are asked for. */
+  stops: readonly number[]
+}
+
+/** Breadth of the disc's words, and breadth and height of jars and food together, px. */
+const WORDS_PX = 136
+const ASIDE = { width: 246, height: 122 } as const
+/** Bearing of a fish on each side of the lure, degrees below level. */
+const SIDE_DEG: Record<Side, number> = { level: 0, below: 52, above: -40 }
+
+const KEY: InjectionKey<Column> = Symbol('column')
+export const COLUMN_STOPS = [0.004, 0.03, 0.07, 0.13, 0.2, 0.28, 0.37, 0.47, 0.58, 0.7, 0.84, 1] as const
+
+export function provideColumn(
+  width: Ref<number>,
+  height: Ref<number>,
+  reachM: Ref<number>,
+  held: Ref<boolean>,
+  screen: Readonly<Ref<ScreenModel | null>>,
+): Column {
+  const store = useReadingStore()
+  const settings = useSettingsStore()
+  const skyH = computed(() => Math.round(Math.min(160, height.value * 0.255)))
+  const bedH = computed(() => Math.round(Math.min(56, height.value * 0.1)))
+  const waterH = computed(() => Math.max(120, height.value - skyH.value - bedH.value))
+  const pxPerM = computed(() => waterH.value / reachM.value)
+  const lureX = computed(() => Math.round(width.value * 0.45))
+
+  const yOf = (m: number) => skyH.value + m * pxPerM.value
+  /** Height of a thing that may hang below the picture: at its foot then. */
+  const yWithin = (m: number) => yOf(Math.min(m, reachM.value * 0.97))
+  const lureY = computed(() => yWithin(store.depthM))
+  const disc = computed(() => {
+    const y = yWithin(store.reading.visibilityM)
+    const x = Math.round(width.value * 0.27)
+    const clear = (px: number) => (Math.abs(y - lureY.value) >= px ? y : lureY.value + (y <= lureY.value ? -px : px))
+    return { x, y, flagY: clear(29), wordsX: x + 36, wordsY: clear(50) }
+  })
+
+  const fish = computed(() => {
+    const { fishM, side } = store.reading
+    const rad = (SIDE_DEG[side] * Math.PI) / 180
+    const px = Math.max(30, fishM * pxPerM.value)
+    const x = Math.min(width.value - 46, lureX.value + px * Math.cos(rad) + 42)
+    const y = Math.min(height.value - bedH.value - 22, Math.max(skyH.value + 26, lureY.value + px * Math.sin(rad)))
+    // The number stands below the fish, or above it where it would be in the way of the disc's words.
+    const labelX = Math.min(x - 34, width.value - 116)
+    const meets = labelX < disc.value.wordsX + WORDS_PX && Math.abs(y + 42 - disc.value.wordsY) < 40
+    return { x, y, px, rad, labelX, labelY: meets ? y - 60 : y + 20 }
+  })
+
+  const asideY = ref(0)
+  watch(
+    [skyH, bedH, height, width, lureY, disc, fish],
+    () => {
+      const lowest = height.value - bedH.value - 10 - ASIDE.height
+      const highest = skyH.value + 12
+      const taken: [number, number][] = [
+        [lureY.value - 32, lureY.value + 32],
+        [fish.value.y - 26, fish.value.y + 26],
+        [fish.value.labelY + 8, fish.value.labelY + 36],
+      ]
+      if (disc.value.wordsX + WORDS_PX > width.value - ASIDE.width)
+        taken.push([disc.value.wordsY - 18, disc.value.wordsY + 18])
+      const free = (top: number) =>
+        top >= highest && top <= lowest && taken.every(([t, b]) => top + ASIDE.height <= t || top >= b)
+      // They keep their place as long as it is free, so that they do not jump about under a drag.
+      if (!free(asideY.value))
+        asideY.value =
+          [highest, lowest, ...taken.flatMap(([t, b]) => [b, t - ASIDE.height])].find(free) ??
+          (lureY.value > (highest + lowest) / 2 ? highest : lowest)
+    },
+    { immediate: true },
+  )
+  const cloudPx = computed(() => width.value * 0.72 - 26)
+  const cloudX = computed(() => width.value - 26 - store.reading.cloud * cloudPx.value)
+
+  function fit(): void {
+    if (held.value || height.value < 50) return
+    const s = store.reading
+    // The fish must fit beside the lure on the same scale.
+    const room = Math.max(60, width.value - lureX.value - 74)
+    const least = Math.max(1.22 * store.depthM, 1.12 * Math.min(s.visibilityM, 8), (s.fishM * waterH.value) / room)
+    const wanted = REACHES_M.find(r => r >= least) ?? REACHES_M.at(-1)!
+    if (wanted !== reachM.value) reachM.value = wanted
+  }
+  watch([() => store.depthM, () => store.reading.visibilityM, () => store.reading.fishM, held, width, height], fit, {
+    immediate: true,
+  })
+
+  const colourAt = (depthM: number) => {
+    const steps = screen.value?.column
+    if (!steps?.length) return settings.theme === 'noon' ? '#8a9a8a' : '#20261f'
+    const nearest = steps.reduce((a, b) => (Math.abs(b.depthM - depthM) < Math.abs(a.depthM - depthM) ? b : a))
+    return settings.theme === 'night' ? redTone(nearest.colour, 120) : nearest.colour
+  }
+  const column: Column = {
+    width,
+    height,
+    skyH,
+    bedH,
+    waterH,
+    reachM,
+    pxPerM,
+    lureX,
+    lureY,
+    disc,
+    fish,
+    asideY,
+    cloudPx,
+    cloudX,
+    held,
+    screen,
+    stops: COLUMN_STOPS,
+    yOf,
+    colourAt,
+    inkAt: m => (settings.theme === 'night' ? 'var(--ink)' : labelInk(colourAt(m))),
+  }
+  provide(KEY, column)
+  return column
+}
+
+export function useColumn(): Column {
+  const column = inject(KEY)
+  if (!column) throw new Error('useColumn outside a water column')
+  return column
+}

@@ -1,0 +1,79 @@
+import { createSharedComposable } from '@vueuse/core'
+import { type Ref, ref, watch } from 'vue'
+import type { Finish } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import { figureImage } from './image'
+import { useSettingsStore } from '~/settings/store'
+import { dressOf } from '~/figures/dress'
+
+/**
+ * A picture for a component to show. It is drawn before the component renders, never while it does: a figure rendered
+ * in the middle of another's rendering would be taken for a part of it.
+ */
+export function usePicture(draw: () => string): Readonly<Ref<string>> {
+  const src = ref('')
+  watch(
+    draw,
+    url => {
+      src.value = url
+    },
+    { immediate: true },
+  )
+  return src
+}
+
+/** Idle time that means nothing is moving on the screen, ms: more than is left over in a frame. */
+const LONG_IDLE_MS = 20
+
+/** Figures as pictures in the inks of the theme, which a picture cannot inherit. */
+export const useFigurePictures = createSharedComposable(() => {
+  const settings = useSettingsStore()
+  const inks = ref({ ink: '', page: '' })
+  watch(
+    () => settings.theme,
+    () => {
+      const style = getComputedStyle(document.documentElement)
+      inks.value = { ink: style.getPropertyValue('--ink').trim(), page: style.getPropertyValue('--page').trim() }
+    },
+    { immediate: true, flush: 'post' },
+  )
+
+  /** Silhouette of a lure; on the theme's chosen ground when it is the one chosen. */
+  function silhouetteOf(lure: LureId, chosen: boolean): string {
+    const ink = chosen && settings.theme !== 'night' ? inks.value.page : inks.value.ink
+    return figureImage(`${lure} ${ink}`, { lure }, ink)
+  }
+
+  /** Picture of a finish in the hand, its outline `line` figure units wide. */
+  function pictureOf(finish: Finish, line: number): string {
+    const { id, lure, mark } = finish
+    const { ink } = inks.value
+    return figureImage(
+      `${id} ${line} ${ink}`,
+      { lure, dress: dressOf(finish), mark, red: settings.theme === 'night', line },
+      ink,
+    )
+  }
+
+  let waiting: Finish[] = []
+  const idle =
+    window.requestIdleCallback ??
+    ((go: (d: { timeRemaining: () => number }) => void) => setTimeout(go, 60, { timeRemaining: () => LONG_IDLE_MS }))
+  /**
+   * Make the pictures of these finishes one by one when there is nothing else to do, so that none has to be made
+   * under a finger.
+   */
+  function warm(finishes: Finish[], line: number): void {
+    const begun = waiting.length > 0
+    waiting = [...finishes]
+    const next = (deadline: { timeRemaining: () => number }) => {
+      if (deadline.timeRemaining() < LONG_IDLE_MS) return idle(next)
+      const finish = waiting.shift()
+      if (!finish) return
+      pictureOf(finish, line)
+      idle(next)
+    }
+    if (!begun) idle(next)
+  }
+  return { pictureOf, silhouetteOf, warm, inks }
+})

@@ -1,0 +1,41 @@
+import type { Directive } from 'vue'
+import type { Part } from '#core/paintwork/parts'
+import type { PartColours } from '~/screen/model'
+import { redTone } from './tone'
+
+/** What stands in for a part that a finish does not colour apart. */
+const STANDS_FOR: Partial<Record<Part, readonly Part[]>> = {
+  back: ['flank', 'blade', 'belly'],
+  flank: ['belly', 'skirt', 'blade'],
+  belly: ['flank'],
+  chin: ['belly', 'flank'],
+  head: ['flank', 'belly', 'skirt'],
+  tail: ['flank', 'trailer'],
+  trailer: ['skirt', 'flank'],
+  skirt: ['belly', 'flank'],
+  blade: ['flank'],
+}
+
+/** The part itself, or the first that stands in for it, of whatever is known by part. */
+export const partOf = <T>(by: Partial<Record<Part, T>>, part: Part): T | undefined =>
+  by[part] ?? STANDS_FOR[part]?.map(p => by[p]).find(Boolean)
+
+/** Colour of a part that nothing is known of. */
+export const UNKNOWN = '#00000055'
+
+/**
+ * Colours the figures drawn `through` water within an element. Their shapes stay; at every move of a finger only the
+ * colours change, and these are written straight onto the shapes that wear them (`data-seen` names the part, after
+ * the attribute that takes its colour).
+ */
+export const vThroughWater: Directive<HTMLElement, { parts: PartColours | undefined; red: boolean }> = (
+  el,
+  { value: { parts, red } },
+) => {
+  for (const shape of el.querySelectorAll<SVGElement>('[data-seen]')) {
+    const [attribute, part] = shape.dataset.seen!.split(' ') as [string, Part]
+    const colour = (parts && partOf(parts, part)) ?? UNKNOWN
+    const shown = red && colour !== UNKNOWN ? redTone(colour) : colour
+    if (shape.getAttribute(attribute) !== shown) shape.setAttribute(attribute, shown)
+  }
+}

@@ -1,0 +1,56 @@
+import type { Request } from '#core/request/request'
+import { SKIES, type SkyKind } from '#core/sky/weather'
+import { READING, READING_KEYS, type Reading, type ReadingField, type ReadingKey } from './fields'
+
+export type { Reading, ReadingKey } from './fields'
+
+/** What a first visit opens on. */
+export const firstReading = () => Object.fromEntries(READING_KEYS.map(k => [k, READING[k].first])) as Reading
+
+/** The word of the contract for a cloud cover. */
+function skyWord(cloud: number, rain: boolean): SkyKind {
+  if (rain) return 'rain'
+  const words = ['clear', 'partly', 'overcast'] as const
+  const off = (w: SkyKind) => Math.abs(SKIES[w].cloud - cloud)
+  return words.reduce((best, w) => (off(w) < off(best) ? w : best))
+}
+
+const isNothing = (v: unknown) => v === null || (Array.isArray(v) && v.length === 0)
+
+/** Put a value at a path like "water.tint" of nested records, which are made as needed. */
+function put(into: Record<string, unknown>, path: string, value: unknown): void {
+  const [head, ...rest] = path.split('.') as [string, ...string[]]
+  if (rest.length) put((into[head] ??= {}) as Record<string, unknown>, rest.join('.'), value)
+  else into[head] = value
+}
+
+/** All of the ranking, for the list on the screen. */
+const ALL = 60
+
+/** What the engine is asked for a reading. Nothing that is left to it is sent. */
+export function requestOf(r: Reading, units: NonNullable<Request['units']>): Request {
+  const asked: Record<string, unknown> = {}
+  for (const key of READING_KEYS) {
+    const { to } = READING[key] as ReadingField<unknown>
+    const value = r[key]
+    if (to && !isNothing(value)) put(asked, to, toPlain(value))
+  }
+  put(asked, 'light.sky', skyWord(r.cloud, r.rain))
+  const time = new Date(r.timeMs).toISOString()
+  put(asked, 'light.at', { time, latitude: r.latitude, longitude: r.longitude })
+  return { ...asked, limit: ALL, units } as Request
+}
+
+/** A list without Vue's watching wrapper, which cannot be sent to a worker. */
+const toPlain = (v: unknown): unknown => (Array.isArray(v) ? v.map(e => (typeof e === 'object' ? { ...e } : e)) : v)
+
+/** Hold the numbers of a change within what the server takes. */
+export function withinLimits(patch: Partial<Reading>): Partial<Reading> {
+  const held: Partial<Record<ReadingKey, unknown>> = { ...patch }
+  for (const key of Object.keys(patch) as ReadingKey[]) {
+    const { limits } = READING[key] as ReadingField<unknown>
+    const value = held[key]
+    if (limits && typeof value === 'number') held[key] = Math.min(limits[1], Math.max(limits[0], value))
+  }
+  return held as Partial<Reading>
+}

@@ -1,0 +1,25 @@
+import { READING, READING_KEYS, type Reading, type ReadingField } from './fields'
+import { firstReading } from './reading'
+
+/** Query of a reading, with short keys and readable values; lists that are empty are left out. */
+export function readingQuery(r: Reading): Record<string, string> {
+  const out: Record<string, string> = {}
+  for (const k of READING_KEYS) {
+    const { key, write } = READING[k] as ReadingField<unknown>
+    const text = write(r[k])
+    if (text !== '') out[key] = text
+  }
+  return out
+}
+
+/** The reading of a query; null where the query holds none of a reading's keys. */
+export function readingFromQuery(query: Record<string, unknown>): Reading | null {
+  const found: Partial<Record<keyof Reading, unknown>> = {}
+  for (const k of READING_KEYS) {
+    const { key, read } = READING[k] as ReadingField<unknown>
+    const text = query[key]
+    const value = typeof text === 'string' ? read(text) : undefined
+    if (value !== undefined) found[k] = value
+  }
+  return Object.keys(found).length ? { ...firstReading(), ...(found as Partial<Reading>) } : null
+}

@@ -1,0 +1,79 @@
+import { useManualRefHistory } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, reactive, ref } from 'vue'
+import { LURES, lureType } from '#core/lure/types'
+import { type Reading, type ReadingKey, firstReading, withinLimits } from './reading'
+
+/** Most undo steps kept. */
+const STEPS = 100
+/** Changes of the same control within this time are one step, ms. */
+const ONE_STEP_MS = 900
+
+/** The reading on the screen, every change of which can be undone. */
+export const useReadingStore = defineStore('reading', () => {
+  // One object changed in place: what reads the wind is not drawn anew when the disc moves.
+  const reading = reactive<Reading>(firstReading())
+  const copy = (): Reading => ({ ...reading })
+  /** Counts the changes, for those who follow all of them. */
+  const changes = ref(0)
+  function change(to: Partial<Reading>): void {
+    Object.assign(reading, to)
+    changes.value++
+  }
+  const history = useManualRefHistory(ref(reading), {
+    capacity: STEPS,
+    clone: r => ({ ...r }),
+    setSource: (_, v) => change(v),
+  })
+  let lastKey = ''
+  let lastAt = -Infinity
+
+  /** Change some fields. Numbers are held within the contract's limits; a drag counts as one step. */
+  function set(patch: Partial<Reading>, at = performance.now()): void {
+    const next = withinLimits(patch)
+    if ((Object.keys(next) as ReadingKey[]).every(k => next[k] === reading[k])) return
+    const key = Object.keys(patch).sort().join()
+    const goesOn = key === lastKey && at - lastAt <= ONE_STEP_MS
+    lastKey = key
+    lastAt = at
+    change(next)
+    if (goesOn) history.last.value = { snapshot: copy(), timestamp: at }
+    else history.commit()
+  }
+
+  /** Another lure keeps the water and the light; depth and side go to what is usual for it. */
+  function setLure(lure: Reading['lure']): void {
+    const from = lureType(reading.lure)
+    const to = LURES[lure]
+    const side = to.surface ? 'below' : from.surface ? 'level' : reading.side
+    set({ lure, depthM: null, side })
+  }
+
+  /** The next change of any control is a step of its own. */
+  function step(back: () => void): void {
+    back()
+    lastKey = ''
+  }
+
+  /** Start from a reading that came from a link or a saved draft; nothing to undo. */
+  function open(r: Reading): void {
+    change(r)
+    history.clear()
+    history.last.value = { snapshot: copy(), timestamp: 0 }
+    lastKey = ''
+  }
+
+  const depthM = computed(() => reading.depthM ?? lureType(reading.lure).depthM)
+  return {
+    reading,
+    changes,
+    depthM,
+    set,
+    setLure,
+    undo: () => step(history.undo),
+    redo: () => step(history.redo),
+    open,
+    canUndo: history.canUndo,
+    canRedo: history.canRedo,
+  }
+})

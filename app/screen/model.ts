@@ -1,0 +1,184 @@
+import { hex } from '#core/spectrum/colour'
+import type { Request } from '#core/request/request'
+import type { Side } from '#core/lure/types'
+import type { Part } from '#core/paintwork/parts'
+import type { Answer, Ranked } from '#core/ranking/answer'
+import { rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
+import { type Watcher, painter, waterColumn } from '#core/picture/underWater'
+import { type ContrastCurve, contrastCurve } from '#core/sight/curve'
+import { BITE_M } from '#core/sight/view'
+import { type SentenceCode, say } from '#core/words/sentence'
+import { clarityWord } from '#core/water/words'
+import { LEANS } from './leans'
+
+/** What the screen asks for: the engine's request and how to draw the answer. */
+export interface ScreenAsk {
+  request: Request
+  /** Depths at which the column's colour is wanted, m. */
+  depthsM: number[]
+  side: Side
+  watcher: Watcher
+  /** The finish on the plate; the first pick when it is not of this lure. */
+  selectedId: string | null
+  /** Distances of the as-seen strip, m. */
+  stripM: number[]
+  /**
+   * A finger is on a control: only what it watches is wanted, the picture and these rows of the list, from one to
+   * before another.
+   */
+  draftRows: readonly [number, number] | null
+}
+
+export type PartColours = Partial<Record<Part, string>>
+export interface SeenOut {
+  distanceM: number
+  water: string
+  parts: PartColours
+}
+export interface Curve extends ContrastCurve {
+  finishId: string
+  name: string
+}
+
+/** One row of the list: what it shows and nothing more, since rows cross from the worker at every move of a finger. */
+export interface Row {
+  finishId: string
+  name: string
+  rank: number
+  sightM: number
+  colourM: number
+  /** Schools that lean towards it. */
+  agree: number
+  reason: string
+  /** As it looks at the fish. */
+  seen: SeenOut
+}
+
+/** What follows a finger: the picture and the list, worked out in one go so that they cannot disagree. */
+export interface Draft {
+  /** All rows, or those asked for. */
+  rows: Row[]
+  /** The farthest that any finish of the lure is seen, m. */
+  farthestM: number
+  /** The chosen finish in full. */
+  call: Ranked
+  lure: Request['lure']
+  depthM: number
+  fishM: number
+  sunDeg: number
+  phase: string
+  clarity: string
+  column: { depthM: number; colour: string; luminance: number; cones: number[] }[]
+  /** Light left at the lure for each cone, short to long, as a share of that just under the surface. */
+  conesLeft: number[]
+  selectedId: string
+  /** The chosen finish as it looks from close by, for the picture. */
+  close: PartColours
+  prey: { kind: string; share: number }[]
+  /** True where too little light is left for colour. */
+  colourBlind: boolean
+}
+
+/** The rest of the screen, for when the finger rests: plate, rods, sheets. */
+export interface Rest {
+  answer: Omit<Answer, 'ranked' | 'version'>
+  strip: SeenOut[]
+  curves: Curve[]
+  preyMoved: { clue: string; kind: string; from: number; to: number }[]
+  weights: { share: Record<string, number>; because: string[] }
+}
+export type ScreenModel = Draft & Rest
+
+/** Reasons that speak of range, and the one that gathers small ones. */
+const RANGE_TALK: ReadonlySet<SentenceCode> = new Set([
+  'contrast.seen-from',
+  'contrast.seen-farther',
+  'contrast.seen-late',
+  'fish-eye.shape',
+  'small-points',
+])
+
+/** The one line of a row: its best reason; where it outranks one seen farther, the best that is not about range. */
+function lineOf(r: Ranked, next: Ranked | undefined, side: Side): string {
+  const good = r.reasons.filter(x => x.effect > 0)
+  const outranks = next && next.sightingRangeM[side] > 1.05 * r.sightingRangeM[side]
+  return (
+    (outranks ? good.find(x => !RANGE_TALK.has(x.code)) : undefined)?.text ??
+    good.find(x => x.code !== 'small-points')?.text ??
+    ''
+  )
+}
+
+/** Points along the contrast curves. */
+const CURVE_POINTS = 40
+
+/** Work out a screen, or the draft of one. Pure: used by the worker, and on the page where workers are refused. */
+export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
+  const worked = rank(ask.request)
+  const { moment, ranked, judge } = worked
+  const { scene, conditions } = moment
+  const paint = painter(scene, ask.side, ask.watcher)
+  const seenAt = (j: (typeof ranked)[number], m: number): SeenOut => {
+    const s = paint(j.finish, m)
+    return {
+      distanceM: m,
+      water: hex(s.water),
+      parts: Object.fromEntries(Object.entries(s.parts).map(([p, c]) => [p, hex(c)])),
+    }
+  }
+  const selected = ranked.find(j => j.finish.id === ask.selectedId) ?? ranked[0]!
+  const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
+  const [from, to] = ask.draftRows ?? [0, ranked.length]
+  const made: Ranked[] = []
+  const call = (i: number) => ranked[i] && (made[i] ??= rankedOut(worked, i))
+  const draft: Draft = {
+    rows: ranked.slice(from, to).map((j, k) => {
+      const r = call(from + k)!
+      return {
+        finishId: r.finish.id,
+        name: r.finish.name,
+        rank: r.rank,
+        sightM: r.sightingRangeM[ask.side],
+        colourM: r.colourRangeM[ask.side],
+        agree: Object.values(r.stances).filter(v => v > LEANS).length,
+        reason: lineOf(r, call(from + k + 1), ask.side),
+        seen: seenAt(j, conditions.fishM),
+      }
+    }),
+    farthestM: Math.max(...ranked.map(j => j.sight[ask.side].sightM)),
+    call: call(ranked.indexOf(selected))!,
+    lure: conditions.lure,
+    depthM: conditions.depthM,
+    fishM: conditions.fishM,
+    sunDeg: conditions.sunElevationDeg,
+    phase: conditions.phase,
+    clarity: clarityWord(conditions.visibilityM),
+    column: column
+      .slice(0, -1)
+      .map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),
+    conesLeft: column.at(-1)!.cones,
+    selectedId: selected.finish.id,
+    close: seenAt(selected, BITE_M / 3).parts,
+    prey: conditions.prey.shares.map(s => ({ ...s })),
+    colourBlind: scene.stage.views.level.seen.colourShare < 0.1,
+  }
+  if (ask.draftRows) return draft
+  const rivals = ranked.filter(j => j !== selected).slice(0, 2)
+  const farthest = Math.max(...[selected, ...rivals].map(j => j.sight[ask.side].sightM)) * 1.15
+  const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, (farthest * i) / (CURVE_POINTS - 1)))
+  return {
+    ...draft,
+    answer: restOfAnswer(worked),
+    strip: ask.stripM.map(m => seenAt(selected, Math.max(BITE_M / 3, m))),
+    curves: [selected, ...rivals].map(j => ({
+      ...contrastCurve(scene, ask.side, j.finish, ranges),
+      finishId: j.finish.id,
+      name: j.finish.name,
+    })),
+    preyMoved: conditions.prey.moved.map(m => ({ ...m })),
+    weights: {
+      share: judge.weights.share,
+      because: judge.weights.because.map(b => say(b, conditions.units)),
+    },
+  }
+}

@@ -1,0 +1,6 @@
+import { expose } from 'comlink'
+import { workScreen } from './model'
+
+const api = { work: workScreen }
+export type RankingWorker = typeof api
+expose(api)

@@ -1,0 +1,60 @@
+import type { Draft, ScreenAsk, ScreenModel } from './model'
+
+export type Answered = ScreenModel | Draft
+
+/** A worker as far as this room needs one: it works, says when it breaks, and can be ended. */
+export interface Hand {
+  work: (ask: ScreenAsk) => Promise<Answered>
+  /** Called once when the worker could not be loaded or broke down. */
+  onBroken: (tell: () => void) => void
+  end: () => void
+}
+
+/** A worker that breaks is made anew so many times; after that the page does the work. */
+const RETRIES = 1
+
+/**
+ * Who works out the screen: a worker while one is to be had, the page itself where none is. A worker that is refused,
+ * cannot be loaded or breaks down gives back what it was working on: a new one takes it up once, then the page does,
+ * slower but the same.
+ * @param makeHand makes a worker; may throw where workers are refused
+ * @param onPage works on the page; rejects where even its code cannot be had
+ */
+export function rankingHand(makeHand: () => Hand, onPage: (ask: ScreenAsk) => Promise<Answered>) {
+  let hand: Hand | null = null
+  let broken: Promise<never> | null = null
+  let failures = 0
+
+  function take(): Hand {
+    if (hand) return hand
+    const made = makeHand()
+    broken = new Promise((_, reject) =>
+      made.onBroken(() => {
+        if (hand === made) drop()
+        reject(new Error('the worker broke down'))
+      }),
+    )
+    // Whoever is not waiting when it breaks need not hear of it.
+    broken.catch(() => {})
+    return (hand = made)
+  }
+
+  function drop(): void {
+    hand?.end()
+    hand = null
+  }
+
+  async function work(ask: ScreenAsk): Promise<Answered> {
+    while (failures <= RETRIES) {
+      try {
+        const taken = take()
+        return await Promise.race([taken.work(ask), broken!])
+      } catch {
+        failures++
+        drop()
+      }
+    }
+    return onPage(ask)
+  }
+  return { work, end: drop }
+}

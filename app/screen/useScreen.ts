@@ -1,0 +1,178 @@
+import {
+  type InjectionKey,
+  type ShallowRef,
+  inject,
+  nextTick,
+  onScopeDispose,
+  provide,
+  ref,
+  shallowRef,
+  watch,
+} from 'vue'
+import type { ScreenAsk, ScreenModel } from './model'
+import { rankingHand } from './rankingHand'
+import { makeWorker } from './worker'
+
+/** The answer is said to be on its way when it takes longer than this, ms. */
+const SLOW_MS = 250
+
+/** How often an answer that could not be worked out is asked for again, ms. */
+const AGAIN_MS = 3000
+
+/** Time for rows of the list in one frame while a finger is on a control, ms; what does not fit waits for the next. */
+const ROWS_MS = 2
+
+/** A list on its way from one answer to the next: so many of the rows in sight, from the top, show the new one. */
+export interface ListShown {
+  answer: ScreenModel
+  before: ScreenModel
+  fresh: number
+}
+/** Rows of the list that are in sight. */
+export interface InSight {
+  first: number
+  count: number
+}
+
+/**
+ * The answers as the parts of the screen show them; each part reads its own, so that a new one redraws that part
+ * alone.
+ */
+export interface Answers {
+  screen: Readonly<ShallowRef<ScreenModel | null>>
+  list: Readonly<ShallowRef<ListShown | null>>
+  plate: Readonly<ShallowRef<ScreenModel | null>>
+  inSight: ShallowRef<InSight>
+}
+/** What is asked; `draft` while a finger is on a control. */
+type Question = Omit<ScreenAsk, 'draftRows'> & { draft: boolean }
+const KEY: InjectionKey<Answers> = Symbol('answers')
+
+export function useAnswers(): Answers {
+  const answers = inject(KEY)
+  if (!answers) throw new Error('useAnswers outside a screen')
+  return answers
+}
+
+/**
+ * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the
+ * latest next question is remembered: a drag never queues up, stale results are dropped, and the last state is always
+ * the one shown. An answer reaches the picture first, then the list, row by row over a few frames while a finger is
+ * on a control, and the plate once it rests: no one frame has to draw them all.
+ */
+export function useScreen(ask: () => Question) {
+  const screen = shallowRef<ScreenModel | null>(null)
+  const list = shallowRef<ListShown | null>(null)
+  const plate = shallowRef<ScreenModel | null>(null)
+  const inSight = shallowRef<InSight>({ first: 0, count: 10 })
+  const slow = ref(false)
+  const failed = ref(false)
+  let busy = false
+  let next: Question | null = null
+  let stop = () => {}
+  let retry: ReturnType<typeof setTimeout> | undefined
+  let moved = false
+
+  /**
+   * The beginning of a frame in which the finger has not moved, or of the one after: what it drags and what follows
+   * it share no frame if they can help it.
+   */
+  const frame = () =>
+    new Promise<void>(resolve => {
+      const look = (again: boolean) =>
+        requestAnimationFrame(() => {
+          if (!moved || !again) resolve()
+          else look(false)
+          moved = false
+        })
+      look(true)
+    })
+
+  const { work, end } = rankingHand(makeWorker, async ask => (await import('./model')).workScreen(ask))
+
+  async function run({ draft, ...q }: Question): Promise<void> {
+    if (busy) {
+      next = { ...q, draft }
+      return
+    }
+    busy = true
+    clearTimeout(retry)
+    const timer = setTimeout(() => {
+      slow.value = true
+    }, SLOW_MS)
+    try {
+      const old = screen.value
+      const { first, count } = inSight.value
+      // The first answer of a lure is always whole; a draft then takes the rest from the answer before it.
+      const draftOf = draft && old?.lure === q.request.lure ? old : null
+      const stopped = new Promise<null>(resolve => {
+        stop = () => resolve(null)
+      })
+      const got = await Promise.race([work({ ...q, draftRows: draftOf && [first, first + count] }), stopped])
+      clearTimeout(timer)
+      slow.value = false
+      if (!got) return
+      const answer: ScreenModel = draftOf
+        ? { ...draftOf, ...got, rows: draftOf.rows.toSpliced(first, got.rows.length, ...got.rows) }
+        : (got as ScreenModel)
+      // What came is unpacked in this frame and shown in the next.
+      if (draftOf) await frame()
+      screen.value = answer
+      await frame()
+      const before = list.value?.answer ?? answer
+      for (let fresh = 1, began = performance.now(); draftOf && fresh < inSight.value.count; fresh++) {
+        list.value = { answer, before, fresh }
+        await nextTick()
+        if (performance.now() - began < ROWS_MS) continue
+        await frame()
+        began = performance.now()
+      }
+      list.value = { answer, before, fresh: Infinity }
+      await frame()
+      // The plate is read, not watched: while a finger is on a control it keeps the answer it has.
+      if (!draft) plate.value = answer
+      failed.value = false
+    } catch {
+      failed.value = true
+      again(draft, q)
+    } finally {
+      clearTimeout(timer)
+      slow.value = false
+      busy = false
+      const latest = next
+      next = null
+      if (latest) void run(latest)
+    }
+  }
+
+  /**
+   * Neither a worker nor the page could work it out, so its code is not to be had just now: ask once more in a while.
+   */
+  function again(draft: boolean, q: Omit<Question, 'draft'>): void {
+    clearTimeout(retry)
+    retry = setTimeout(() => void run({ ...q, draft }), AGAIN_MS)
+  }
+
+  /** Give up what is being worked out; the answer on the screen stays. The next change starts a new worker. */
+  function cancel(): void {
+    end()
+    next = null
+    stop()
+  }
+
+  watch(
+    ask,
+    q => {
+      moved = true
+      void run(q)
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => {
+    clearTimeout(retry)
+    end()
+  })
+  const answers = { screen, list, plate, inSight }
+  provide(KEY, answers)
+  return { ...answers, slow, failed, cancel }
+}

@@ -1,0 +1,86 @@
+import { SPECIES } from '#core/eye/species'
+import { LURES } from '#core/lure/types'
+import { SCHOOLS } from '#core/words/schools'
+import { FORAGE } from '#core/prey/forage'
+import { PHASES, PHASE_WORDS } from '#core/season/phase'
+import { CLUES } from '#core/prey/odds'
+import { BACKGROUNDS } from '#core/sight/backgrounds'
+import { CANOPIES, WINDS } from '#core/sky/weather'
+import { TINTS } from '#core/water/tints'
+import { VOCABULARY } from '#shared/vocabulary'
+
+/** Options for pickers: the contract's words with the angler's names. */
+const options = <T extends string>(keys: readonly T[], words: (k: T) => string, note?: (k: T) => string) =>
+  keys.map(value => ({ value, words: cap(words(value)), ...(note ? { note: note(value) } : {}) }))
+
+export const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+
+export const LURE_OPTIONS = options(VOCABULARY.lure, k => LURES[k].words)
+export const SPECIES_OPTIONS = options(VOCABULARY.species, k => SPECIES[k].words)
+export const SCHOOL_OPTIONS = options(
+  VOCABULARY.school,
+  k => (k === 'balanced' ? 'Balanced' : SCHOOLS[k].words),
+  k => (k === 'balanced' ? 'all seven schools, weighed for today' : SCHOOLS[k].creed),
+)
+export const BACKGROUND_OPTIONS = options(VOCABULARY.background, k => BACKGROUNDS[k].words)
+export const WIND_OPTIONS = options(VOCABULARY.wind, k => WINDS[k].words)
+export const CANOPY_OPTIONS = options(VOCABULARY.canopy, k => CANOPIES[k].words)
+export const TINT_OPTIONS = options(
+  VOCABULARY.tint,
+  k => TINTS[k].name,
+  k => TINTS[k].sign,
+)
+export const PHASE_OPTIONS = options(PHASES, k => PHASE_WORDS[k])
+export const CLUE_OPTIONS = options(VOCABULARY.clue, k => CLUES[k].words)
+export const FORAGE_OPTIONS = options(VOCABULARY.forage, k => FORAGE[k].plural)
+export const SALINITY_OPTIONS = options(VOCABULARY.salinity, k => k)
+export const PRESSURE_OPTIONS = options(
+  VOCABULARY.pressure,
+  k => ({ low: 'few boats', normal: 'usual pressure', high: 'much fished' })[k],
+)
+export const TREND_OPTIONS = options(VOCABULARY.trend, k => k)
+
+/** Short names for the season strip. */
+export const PHASE_SHORT = {
+  winter: 'Winter',
+  prespawn: 'Pre-spawn',
+  spawn: 'Spawn',
+  postspawn: 'Post',
+  summer: 'Summer',
+  autumn: 'Autumn',
+} as const
+/** Short names for the jars. */
+export const JAR_WORDS = {
+  'blue-clear': 'Clear',
+  'green': 'Algae',
+  'tea': 'Tea',
+  'brown': 'Silt',
+  'mixed': 'Mixed',
+} as const
+/** Short names for the lure picker. */
+export const LURE_SHORT: Record<keyof typeof LURES, string> = {
+  'shallow-crankbait': 'Square bill',
+  'deep-crankbait': 'Deep crank',
+  'lipless-crankbait': 'Lipless',
+  'jerkbait': 'Jerkbait',
+  'spinnerbait': 'Spinnerbait',
+  'bladed-jig': 'Bladed jig',
+  'swim-jig': 'Swim jig',
+  'casting-jig': 'Casting jig',
+  'stick-worm': 'Stick worm',
+  'craw': 'Craw',
+  'worm': 'Worm',
+  'tube': 'Tube',
+  'grub': 'Grub',
+  'swimbait': 'Swimbait',
+  'walking-frog': 'Frog',
+  'popping-frog': 'Popping frog',
+  'walking-topwater': 'Walker',
+  'popper': 'Popper',
+  'buzzbait': 'Buzzbait',
+  'jigging-spoon': 'Jigging spoon',
+  'crappie-jig': 'Crappie jig',
+  'inshore-paddletail': 'Paddle tail',
+  'inshore-twitchbait': 'Twitchbait',
+  'inshore-spoon': 'Inshore spoon',
+}

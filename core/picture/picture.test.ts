@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest'
+import { finishesOf } from '#core/lure/finish'
+import { painter, waterColumn } from '#core/picture/underWater'
+import { contrastCurve } from '#core/sight/curve'
+import { lookAlikeGroups } from '#core/sight/likeness'
+import { apartJnd, measure, preyLooks } from '#core/sight/measure'
+import { type SceneInput, buildScene, usualFishM } from '#core/sight/scene'
+import { clarityWord } from '#core/water/words'
+import { TINTS, type TintId } from '#core/water/tints'
+import { FULL_MOON, NOON, plain } from '../../tests/reference/scenes'
+
+const scene = (change: Partial<SceneInput> = {}) => buildScene({ ...NOON, ...change })
+const spread = (c: readonly number[]) => Math.max(...c) - Math.min(...c)
+
+describe("the picture's water", () => {
+  it("has one colour wherever it is drawn: the column at the lure's depth and the window behind the lure", () => {
+    for (const tint of Object.keys(TINTS) as TintId[]) {
+      const s = scene({ tint, depthM: 1.3 })
+      const [column] = waterColumn(s, [1.3])
+      expect(painter(s, 'level', 'diver')(plain('white'), 0.5).water).toEqual(column!.colour)
+    }
+  })
+  it('darkens with depth and never burns out', () => {
+    for (const tint of Object.keys(TINTS) as TintId[]) {
+      const steps = waterColumn(scene({ tint, visibilityM: 2 }), [0.1, 0.5, 1, 2, 4, 8])
+      for (let i = 1; i < steps.length; i++)
+        expect(steps[i]!.luminance).toBeLessThanOrEqual(steps[i - 1]!.luminance + 1e-9)
+      for (const s of steps) for (const c of s.cones) expect(c).toBeLessThanOrEqual(1.05)
+    }
+  })
+  it('takes red before green in clear water, and green before red in tea', () => {
+    const left = (tint: TintId, depthM: number) =>
+      waterColumn(scene({ tint, visibilityM: tint === 'tea' ? 1 : 6 }), [depthM])[0]!.cones
+    expect(left('blue-clear', 6)[0]).toBeGreaterThan(left('blue-clear', 6)[1]!)
+    expect(left('tea', 1)[1]).toBeGreaterThan(left('tea', 1)[0]!)
+  })
+})
+
+describe('a lure through the water', () => {
+  it('fades into the water with distance', () => {
+    const paint = painter(scene({ tint: 'tea' }), 'level', 'diver')
+    const off = [0.1, 0.4, 0.9, 2].map(m => {
+      const seen = paint(plain('chartreuse'), m)
+      return Math.hypot(...seen.parts.flank!.map((v, i) => v - seen.water[i]!))
+    })
+    for (let i = 1; i < off.length; i++) expect(off[i]!).toBeLessThan(off[i - 1]!)
+  })
+  it('is drawn for the fish with grey for the water it is used to, and without hue at night', () => {
+    const day = painter(scene(), 'level', 'fish')(plain('red'), 0.1)
+    expect(spread(day.water)).toBeLessThan(1)
+    expect(spread(day.parts.flank!)).toBeGreaterThan(3)
+    const night = painter(scene({ sky: FULL_MOON }), 'level', 'fish')(plain('red'), 0.1)
+    expect(spread(night.parts.flank!)).toBeLessThan(3)
+  })
+  it('has a contrast with a sign, which fades below the threshold where the range says', () => {
+    const s = scene({ tint: 'tea', visibilityM: 1, depthM: 0.8 })
+    const curve = contrastCurve(s, 'level', plain('white'), [0.1, 0.5, 1, 3, 6])
+    expect(curve.contrast[0]).toBeGreaterThan(0)
+    expect(contrastCurve(s, 'level', plain('black'), [0.1]).contrast[0]).toBeLessThan(0)
+    expect(Math.abs(curve.contrast[4]!)).toBeLessThan(curve.threshold)
+  })
+})
+
+describe('likeness', () => {
+  const measured = (
+    change: Partial<SceneInput>,
+    prey: Parameters<typeof preyLooks>[1] = [{ kind: 'shad', share: 1 }],
+  ) => {
+    const s = scene({ lure: 'jerkbait', ...change })
+    const looks = preyLooks(s, prey)
+    return finishesOf('jerkbait').map(f => measure(f, s, looks))
+  }
+  it('finds a shad more like shad than a crawfish pattern, and the other way about', () => {
+    const of = (kind: 'shad' | 'crawfish', id: string) =>
+      measured({ visibilityM: 3 }, [{ kind, share: 1 }]).find(m => m.finish.id === `jerkbait.${id}`)!.natural
+    expect(of('shad', 'silver-shad')).toBeGreaterThan(of('shad', 'red-craw'))
+    expect(of('crawfish', 'brown-craw')).toBeGreaterThan(of('crawfish', 'chrome-blue'))
+  })
+  it('groups only what cannot be told apart, each finish in one group at most', () => {
+    const groups = lookAlikeGroups(measured({ visibilityM: 0.6, tint: 'brown', fishM: 0.4 }))
+    expect(groups.length).toBeGreaterThan(0)
+    const all = groups.flat()
+    expect(new Set(all).size).toBe(all.length)
+    for (const g of groups) for (const m of g.slice(1)) expect(apartJnd(g[0]!, m)).toBeLessThan(1)
+  })
+  it('lumps more together the farther off the fish is', () => {
+    const told = (fishM: number) => {
+      const list = measured({ visibilityM: 1.5, fishM })
+      return list.length - lookAlikeGroups(list).reduce((s, g) => s + g.length - 1, 0)
+    }
+    expect(told(0.15)).toBeGreaterThan(told(0.7))
+  })
+  it('puts the fish nearer in murkier water', () => {
+    expect(usualFishM(0.1)).toBe(0.2)
+    expect(usualFishM(4)).toBe(1)
+    expect(clarityWord(0.1)).toBe('mud')
+  })
+})

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest'
+import { PHASES, inferPhase } from '#core/season/phase'
+import { CLUES, type Clue, preyOdds, shareOf } from '#core/prey/odds'
+
+const bass = 'largemouth-bass' as const
+
+describe('phase', () => {
+  it('tells spring from autumn at the same temperature by the date, on either side of the equator', () => {
+    const at = (dayOfYear: number, latitudeDeg: number) =>
+      inferPhase({ species: bass, temperatureC: 16, dayOfYear, latitudeDeg }).phase
+    expect(at(100, 35)).toBe('spawn')
+    expect(at(298, 35)).toBe('autumn')
+    expect(at(100, -35)).toBe('autumn')
+    expect(at(298, -35)).toBe('spawn')
+  })
+  it('goes by the trend without a date, and says what it assumed without either', () => {
+    expect(inferPhase({ species: bass, temperatureC: 16, trend: 'falling' }).phase).toBe('autumn')
+    const guess = inferPhase({ species: bass, temperatureC: 12 })
+    expect(guess.phase).toBe('prespawn')
+    expect(guess.basis.kind).toBe('undated')
+  })
+  it('lets smallmouth and crappie run ahead of largemouth', () => {
+    const spring = { temperatureC: 14, dayOfYear: 100, latitudeDeg: 38 }
+    expect(inferPhase({ species: bass, ...spring }).phase).toBe('prespawn')
+    expect(inferPhase({ species: 'smallmouth-bass', ...spring }).phase).toBe('spawn')
+    expect(inferPhase({ species: 'crappie', ...spring }).phase).toBe('spawn')
+  })
+  it('works from the date alone', () => {
+    expect(inferPhase({ species: bass, dayOfYear: 15, latitudeDeg: 42 }).phase).toBe('winter')
+    expect(inferPhase({ species: bass, dayOfYear: 210, latitudeDeg: 32 }).phase).toBe('summer')
+  })
+  it('never goes back while the water warms in spring', () => {
+    let last = -1
+    for (let t = 2; t < 30; t += 0.5) {
+      const i = PHASES.indexOf(inferPhase({ species: bass, temperatureC: t, dayOfYear: 110, latitudeDeg: 36 }).phase)
+      expect(i).toBeGreaterThanOrEqual(last)
+      last = i
+    }
+  })
+})
+
+describe('prey odds', () => {
+  const base = { species: bass, phase: 'prespawn', salinity: 'fresh', clues: [] } as const
+  it('sum to one, most likely first', () => {
+    const { shares } = preyOdds(base)
+    expect(shares.reduce((s, p) => s + p.share, 0)).toBeCloseTo(1, 9)
+    expect([...shares].sort((a, b) => b.share - a.share)).toEqual(shares)
+  })
+  it('never lower a kind by a clue that speaks for it', () => {
+    for (const phase of PHASES) {
+      for (const clue of Object.keys(CLUES) as Clue[]) {
+        const strongest = Object.entries(CLUES[clue].pull).sort((a, b) => b[1] - a[1])[0]![0] as 'shad'
+        const without = preyOdds({ ...base, phase })
+        const withClue = preyOdds({ ...base, phase, clues: [clue] })
+        expect(shareOf(withClue.shares, strongest)).toBeGreaterThanOrEqual(shareOf(without.shares, strongest))
+      }
+    }
+  })
+  it('know no shad in a lake without them, and let evidence beat the calendar', () => {
+    const pond = { ...base, listed: ['sunfish', 'frog', 'crawfish'] as const }
+    expect(shareOf(preyOdds(pond).shares, 'shad')).toBe(0)
+    expect(preyOdds({ ...pond, clues: ['frogs'] }).shares[0]!.kind).toBe('frog')
+    expect(preyOdds({ ...pond, clues: ['frogs'] }).moved[0]).toMatchObject({ clue: 'frogs', kind: 'frog' })
+  })
+  it('take the angler at his word', () => {
+    expect(preyOdds({ ...base, given: [{ kind: 'shad', share: 1 }] }).shares).toEqual([{ kind: 'shad', share: 1 }])
+  })
+})

@@ -1,0 +1,77 @@
+/**
+ * Kinds of fields a request is made of. The record of a field is the one place that knows its name, range, unit and
+ * meaning.
+ */
+interface About {
+  /** What an angler calls it, as the beginning of a sentence. */
+  name: string
+  /** Its meaning, unit and default, for the description of the API. */
+  about?: string
+}
+export interface NumberField extends About {
+  kind: 'number'
+  /** Both ends allowed. */
+  range: readonly [number, number]
+  /** Said after a number: " m", " °C", "°", or nothing. */
+  unit: string
+  whole?: boolean
+}
+export interface WordField<W extends string = string> extends About {
+  kind: 'word'
+  words: readonly W[]
+}
+export interface FlagField extends About {
+  kind: 'flag'
+}
+export interface TimeField extends About {
+  kind: 'time'
+}
+export interface ListField<I = Field> extends About {
+  kind: 'list'
+  of: I
+  most: number
+  /** The field of an entry that may not come twice; the entry itself where absent. */
+  distinctBy?: string
+}
+export interface GroupField<G = Readonly<Record<string, Field>>> extends About {
+  kind: 'group'
+  fields: G
+  /** At least one of these must be given; what to say when none is. */
+  oneOf?: { fields: readonly string[]; otherwise: string }
+}
+export type Field = (NumberField | WordField | FlagField | TimeField | ListField | GroupField) & { required?: true }
+
+/** The value of a field, and of a group of them. */
+export type ValueOf<F> = F extends { kind: 'number' }
+  ? number
+  : F extends WordField<infer W>
+    ? W
+    : F extends { kind: 'flag' }
+      ? boolean
+      : F extends { kind: 'time' }
+        ? string
+        : F extends ListField<infer I>
+          ? readonly ValueOf<I>[]
+          : F extends GroupField<infer G>
+            ? GroupOf<G>
+            : never
+type GroupOf<G> = { [K in keyof G as G[K] extends { required: true } ? K : never]: ValueOf<G[K]> } & {
+  [K in keyof G as G[K] extends { required: true } ? never : K]?: ValueOf<G[K]>
+}
+
+export const number = (range: readonly [number, number], unit: string, about: About) =>
+  ({ kind: 'number', range, unit, ...about }) as const satisfies NumberField
+export const whole = (range: readonly [number, number], about: About) =>
+  ({ kind: 'number', range, unit: '', whole: true, ...about }) as const satisfies NumberField
+export const word = <const W extends string>(words: readonly W[], about: About) =>
+  ({ kind: 'word', words, ...about }) as const satisfies WordField<W>
+export const flag = (about: About) => ({ kind: 'flag', ...about }) as const satisfies FlagField
+export const time = (about: About) => ({ kind: 'time', ...about }) as const satisfies TimeField
+export const list = <I extends Field>(of: I, most: number, about: About, distinctBy?: string) =>
+  ({ kind: 'list', of, most, ...about, ...(distinctBy ? { distinctBy } : {}) }) as const satisfies ListField<I>
+export const group = <G extends Readonly<Record<string, Field>>>(
+  fields: G,
+  about: About,
+  oneOf?: { fields: readonly (keyof G & string)[]; otherwise: string },
+) => ({ kind: 'group', fields, ...about, ...(oneOf ? { oneOf } : {}) }) as const satisfies GroupField<G>
+export const required = <F extends Field>(field: F) => ({ ...field, required: true }) as const

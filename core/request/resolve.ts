@@ -1,0 +1,206 @@
+import { type SpeciesId, species } from '#core/eye/species'
+import type { Family } from '#core/paintwork/families'
+import { type LureId, lureType } from '#core/lure/types'
+import type { Pressure, Request, Salinity } from '#core/request/request'
+import { type Phase, type Season, inferPhase } from '#core/season/phase'
+import { type PreyOdds, preyOdds } from '#core/prey/odds'
+import type { BackgroundId } from '#core/sight/backgrounds'
+import { type SceneInput, usualFishM } from '#core/sight/scene'
+import { type Canopy, SKIES, type SkyKind, type Wind } from '#core/sky/weather'
+import { type PlaceTime, moonElevationDeg, moonFraction, sunElevationDeg } from '#core/sky/sun'
+import type { UnitSystem } from '#core/units'
+import type { TintId } from '#core/water/tints'
+import type { SchoolId } from '#core/words/schools'
+import { type Sentence, plainly } from '#core/words/sentence'
+
+/** Something the angler did not say and the engine took for granted. */
+export interface Assumption {
+  path: string
+  value: unknown
+  because: Sentence
+}
+
+/** A request with every gap filled, and what was filled. */
+export interface Conditions {
+  lure: LureId
+  species: SpeciesId
+  school: SchoolId | 'balanced'
+  visibilityM: number
+  tint: TintId
+  /** null where it was not given: nothing is said then that hangs on it. */
+  temperatureC: number | null
+  salinity: Salinity
+  pressure: Pressure
+  sky: SkyKind
+  cloud: number
+  sunElevationDeg: number
+  wind: Wind
+  canopy: Canopy
+  lamps: boolean
+  phase: Phase
+  prey: PreyOdds
+  depthM: number
+  background: BackgroundId
+  fishM: number
+  fishedThrough: readonly Family[]
+  bitesRefused: boolean
+  limit: number
+  units: UnitSystem
+  scene: SceneInput
+  assumed: readonly Assumption[]
+}
+
+/** A moon that nothing is known of: half lit and half way up. */
+const USUAL_MOON = { fraction: 0.5, elevationDeg: 40 }
+/** Below this height of the sun the moon and lamps have a say in the light, degrees. */
+const MOON_COUNTS_DEG = 0
+/** A share of the food smaller than this is not worth naming. */
+const NAMED_SHARE = 0.05
+const USUAL_LIMIT = 10
+const DAY_MS = 86_400_000
+
+interface Moment {
+  at: PlaceTime
+  dayOfYear: number
+}
+
+function momentOf(at: Request['light']['at']): Moment | null {
+  if (!at) return null
+  const timeMs = Date.parse(at.time)
+  const yearStart = Date.UTC(new Date(timeMs).getUTCFullYear(), 0, 1)
+  return {
+    at: { timeMs, latitudeDeg: at.latitude, longitudeDeg: at.longitude },
+    dayOfYear: Math.floor((timeMs - yearStart) / DAY_MS) + 1,
+  }
+}
+
+/** Height of the sun, degrees. Throws where neither it nor a time and place was given, which no valid request lacks. */
+function sunOf(r: Request, moment: Moment | null): number {
+  if (r.light.sunElevationDeg !== undefined) return r.light.sunElevationDeg
+  if (!moment) throw new RangeError('the light needs the height of the sun or a time and place')
+  return sunElevationDeg(moment.at)
+}
+
+const seasonOf = (r: Request, speciesId: SpeciesId, moment: Moment | null): Season =>
+  inferPhase({
+    species: speciesId,
+    temperatureC: r.water.temperatureC,
+    trend: r.water.trend,
+    dayOfYear: moment?.dayOfYear,
+    latitudeDeg: moment?.at.latitudeDeg,
+  })
+
+/** Fill the gaps of a request by the contract's defaults and by inference, saying what was assumed. */
+export function resolve(r: Request): Conditions {
+  const lure = lureType(r.lure)
+  const assumed: Assumption[] = []
+  /** What was given, or what is taken in its place and why. */
+  const given = <T>(path: string, value: T | undefined, usual: T, because: Sentence): T => {
+    if (value !== undefined) return value
+    assumed.push({ path, value: usual, because })
+    return usual
+  }
+  const moment = momentOf(r.light.at)
+  const sun = sunOf(r, moment)
+  const sky = SKIES[r.light.sky]
+
+  const speciesId = r.species ?? 'largemouth-bass'
+  const season = r.season ? null : seasonOf(r, speciesId, moment)
+  const phase = r.season ?? season!.phase
+  if (season) {
+    assumed.push({
+      path: 'season',
+      value: phase,
+      because: { code: 'assumed.season', params: { phase, basis: season.basis } },
+    })
+  }
+  const salinity = r.water.salinity ?? 'fresh'
+  const clues = r.clues ?? []
+  const prey = preyOdds({ species: speciesId, phase, salinity, listed: r.water.prey, given: r.forage, clues })
+  if (!r.forage?.length || clues.length) {
+    assumed.push({
+      path: 'forage',
+      value: prey.shares
+        .filter(s => s.share >= NAMED_SHARE)
+        .map(s => ({ kind: s.kind, share: Math.round(s.share * 100) / 100 })),
+      because: { code: 'assumed.forage', params: { from: prey.from, clues: prey.moved.map(m => m.clue) } },
+    })
+  }
+  if (species(speciesId).assumed) {
+    assumed.push({
+      path: 'species',
+      value: speciesId,
+      because: { code: 'assumed.eye', params: { species: speciesId } },
+    })
+  }
+  const depthM = given('depthM', r.depthM, lure.depthM, { code: 'assumed.depth', params: { lure: r.lure } })
+  given('species', r.species, speciesId, { code: 'assumed.species', params: { species: speciesId } })
+  given('water.salinity', r.water.salinity, salinity, plainly('assumed.salinity'))
+  const pressure = given('water.pressure', r.water.pressure, 'normal', plainly('assumed.pressure'))
+  const temperatureC = given<number | null>(
+    'water.temperatureC',
+    r.water.temperatureC,
+    null,
+    plainly('assumed.temperature'),
+  )
+  const wind = given('light.wind', r.light.wind, 'calm', plainly('assumed.wind'))
+  const canopy = given('light.canopy', r.light.canopy, 'open', plainly('assumed.canopy'))
+  // What lies behind a bottom lure is only the bottom if we know which; open water is the contract's default.
+  const background = given('background', r.background, 'open', plainly('assumed.background'))
+  const fishM = given('fishM', r.fishM, usualFishM(r.water.visibilityM), plainly('assumed.fish'))
+
+  const moon = r.light.moon ?? (moment ? moonFraction(moment.at.timeMs) : USUAL_MOON.fraction)
+  const lamps = r.light.lamps ?? false
+  if (sun < MOON_COUNTS_DEG) {
+    const because = plainly(moment ? 'assumed.moon-by-date' : 'assumed.moon')
+    given('light.moon', r.light.moon, Math.round(moon * 100) / 100, because)
+    given('light.lamps', r.light.lamps, lamps, plainly('assumed.lamps'))
+  }
+  const cloud = r.light.cloud ?? sky.cloud
+  return {
+    lure: r.lure,
+    species: speciesId,
+    school: r.school ?? 'balanced',
+    visibilityM: r.water.visibilityM,
+    tint: r.water.tint,
+    temperatureC,
+    salinity,
+    pressure,
+    sky: r.light.sky,
+    cloud,
+    sunElevationDeg: sun,
+    wind,
+    canopy,
+    lamps,
+    phase,
+    prey,
+    depthM,
+    background,
+    fishM,
+    fishedThrough: r.fishedThrough ?? [],
+    bitesRefused: r.bitesRefused ?? false,
+    limit: r.limit ?? USUAL_LIMIT,
+    units: r.units ?? 'metric',
+    assumed,
+    scene: {
+      lure: r.lure,
+      species: speciesId,
+      visibilityM: r.water.visibilityM,
+      tint: r.water.tint,
+      salt: salinity === 'salt',
+      sky: {
+        sunElevationDeg: sun,
+        cloud,
+        rain: sky.rain,
+        wind,
+        canopy,
+        moonFraction: moon,
+        moonElevationDeg: moment ? moonElevationDeg(moment.at) : USUAL_MOON.elevationDeg,
+        lamps,
+      },
+      depthM,
+      background,
+      fishM,
+    },
+  }
+}

@@ -1,0 +1,163 @@
+import { species } from '#core/eye/species'
+import { type LureId, lureType } from '#core/lure/types'
+import { shareOf } from '#core/prey/odds'
+import type { Moment } from '#core/schools/school'
+import { BACKGROUNDS } from '#core/sight/backgrounds'
+import { type LineId, lineSightM } from '#core/sight/line'
+import { type Sentence, type SentenceCode, type ParamsOf, plainly } from '#core/words/sentence'
+
+export const ADVISORY_KINDS = ['lure-window', 'sound', 'size', 'line', 'retrieve', 'safety'] as const
+export type AdvisoryKind = (typeof ADVISORY_KINDS)[number]
+
+/** What goes with colour in a moment, or null where it does not apply. */
+type Rule = (m: Moment) => Sentence | null
+
+const is = (m: Moment, ...lures: LureId[]) => lures.includes(m.conditions.lure)
+const type = (m: Moment) => lureType(m.conditions.lure)
+/** Whether the water is known to be colder, or warmer, than so many °C; false where no temperature was given. */
+const colder = (m: Moment, thanC: number) => m.conditions.temperatureC !== null && m.conditions.temperatureC < thanC
+const warmer = (m: Moment, thanC: number) => m.conditions.temperatureC !== null && m.conditions.temperatureC > thanC
+
+type Plain = { [C in SentenceCode]: ParamsOf<C> extends Readonly<Record<never, never>> ? C : never }[SentenceCode]
+/** A sentence that needs nothing but its moment. */
+const when =
+  (applies: (m: Moment) => boolean, code: Plain): Rule =>
+  m =>
+    applies(m) ? plainly(code) : null
+/** A sentence about the temperature; only where there is one. */
+const whenTemperature =
+  (
+    applies: (m: Moment) => boolean,
+    code:
+      'window.frog-cold' | 'window.topwater-cold' | 'window.cold-for-spawn' | 'window.warm-for-winter' | 'safety.cold',
+  ): Rule =>
+  m =>
+    m.conditions.temperatureC !== null && applies(m)
+      ? { code, params: { temperatureC: m.conditions.temperatureC } }
+      : null
+
+const isFrog = (m: Moment) => is(m, 'walking-frog', 'popping-frog')
+const isPlug = (m: Moment) => is(m, 'walking-topwater', 'popper', 'buzzbait')
+const isShallowWading = (m: Moment) => m.conditions.depthM < 1.2
+
+/**
+ * Running depths outside the lure's own by more than this much deserve a word: shares of its shallowest and deepest,
+ * and m.
+ */
+const DEPTH_SLACK = { shallow: 0.7, shallowM: 0.05, deep: 1.4, deepM: 0.1 }
+/** The least depth worth saying, m. */
+const LEAST_SAID_M = 0.01
+
+const outsideItsDepths: Rule = m => {
+  const { lure, depthM } = m.conditions
+  const [fromM, toM] = type(m).runsM
+  const tooShallow = depthM < DEPTH_SLACK.shallow * fromM - DEPTH_SLACK.shallowM
+  const tooDeep = depthM > DEPTH_SLACK.deep * toM + DEPTH_SLACK.deepM
+  if (!tooShallow && !tooDeep) return null
+  const said = (depth: number) => Math.max(depth, LEAST_SAID_M)
+  return { code: 'window.depth', params: { lure, fromM: said(fromM), toM, depthM: said(depthM) } }
+}
+
+/** Where the chosen lure is outside its window, and what would suit (field guide section 4). */
+const LURE_WINDOW: readonly Rule[] = [
+  when(m => type(m).surface && m.conditions.wind === 'strong', 'window.whitecaps'),
+  when(m => is(m, 'popping-frog') && m.conditions.wind === 'chop', 'window.popping-frog-chop'),
+  when(m => is(m, 'walking-frog') && m.conditions.wind === 'chop', 'window.walking-frog-chop'),
+  whenTemperature(m => isFrog(m) && colder(m, 15), 'window.frog-cold'),
+  whenTemperature(m => isPlug(m) && !type(m).salt && colder(m, 13), 'window.topwater-cold'),
+  when(m => is(m, 'swim-jig') && m.conditions.phase === 'spawn', 'window.swim-jig-beds'),
+  when(m => is(m, 'swim-jig') && warmer(m, 24), 'window.swim-jig-warm'),
+  when(m => is(m, 'swim-jig') && m.grades.dirty > 0.7, 'window.swim-jig-dirty'),
+  when(
+    m => is(m, 'swim-jig') && m.conditions.phase === 'autumn' && shareOf(m.conditions.prey.shares, 'shad') > 0.4,
+    'window.swim-jig-shad',
+  ),
+  when(m => is(m, 'spinnerbait') && m.grades.clear > 0.9 && m.grades.windy < 0.3, 'window.spinnerbait-clear'),
+  when(
+    m => is(m, 'spinnerbait') && m.conditions.background === 'green-weed' && m.grades.clear > 0.5,
+    'window.spinnerbait-grass',
+  ),
+  when(m => is(m, 'jigging-spoon') && warmer(m, 13), 'window.spoon-warm'),
+  when(m => is(m, 'jerkbait') && m.grades.dirty > 0.6, 'window.jerkbait-dirty'),
+  whenTemperature(m => m.conditions.phase === 'spawn' && colder(m, 9), 'window.cold-for-spawn'),
+  whenTemperature(m => m.conditions.phase === 'winter' && warmer(m, 20), 'window.warm-for-winter'),
+  outsideItsDepths,
+  when(m => type(m).salt && m.conditions.salinity === 'fresh', 'window.inshore-in-fresh'),
+  when(m => type(m).bottom && m.conditions.background === 'open' && m.grades.clear > 0.5, 'window.say-the-bottom'),
+]
+
+const SOUND: readonly Rule[] = [
+  when(m => m.grades.clear > 0.8 && m.grades.windy < 0.3 && !type(m).bottom, 'sound.silent'),
+  when(m => m.grades.dirty > 0.5 || m.grades.night > 0.5, 'sound.loud'),
+  when(m => m.conditions.pressure === 'high' && m.grades.clear <= 0.8, 'sound.knock'),
+  when(
+    m => warmer(m, 18) && m.grades.dirty <= 0.5 && m.conditions.pressure !== 'high' && m.grades.clear <= 0.8,
+    'sound.tight',
+  ),
+]
+
+const SIZE: readonly Rule[] = [
+  when(m => m.grades.dirty > 0.4, 'size.bigger'),
+  when(m => m.grades.clear > 0.75 && m.conditions.pressure === 'high', 'size.smaller'),
+]
+
+/** From how far the lines show beside the lure, by the same optics. */
+function linesSeen(m: Moment) {
+  const shows = (id: LineId) => lineSightM(m.scene, id)
+  return {
+    greenBraidM: shows('green-braid'),
+    yellowBraidM: shows('yellow-braid'),
+    redBraidM: shows('red-braid'),
+    leaderM: shows('leader'),
+  }
+}
+
+const LINE: readonly Rule[] = [
+  m => (m.grades.clear > 0.6 ? { code: 'line.leader', params: linesSeen(m) } : null),
+  m =>
+    m.grades.clear <= 0.3 || BACKGROUNDS[m.conditions.background].kind === 'weed'
+      ? { code: 'line.braid', params: linesSeen(m) }
+      : null,
+]
+
+const RETRIEVE: readonly Rule[] = [
+  when(isFrog, 'retrieve.frog'),
+  when(isPlug, 'retrieve.topwater'),
+  when(m => is(m, 'swim-jig'), 'retrieve.swim-jig'),
+  when(m => !type(m).surface && type(m).pace === 'fast' && m.grades.clear > 0.7, 'retrieve.faster'),
+  when(m => m.grades.dirty > 0.6 && !type(m).surface, 'retrieve.cover-water'),
+]
+
+/** Cautions, only where they apply, in one line each (field guide section 8). */
+const SAFETY: readonly Rule[] = [
+  when(m => m.conditions.sky === 'rain', 'safety.storm'),
+  whenTemperature(m => colder(m, 15), 'safety.cold'),
+  when(m => m.grades.night > 0.3, 'safety.night'),
+  when(m => m.conditions.salinity !== 'fresh' && type(m).salt && isShallowWading(m), 'safety.wading'),
+  when(m => m.conditions.phase === 'spawn' && species(m.conditions.species).nests, 'safety.nests'),
+  when(m => m.grades.sunny > 0.7 && m.grades.clear > 0.3, 'safety.glare'),
+]
+
+const RULES: Record<AdvisoryKind, readonly Rule[]> = {
+  'lure-window': LURE_WINDOW,
+  'sound': SOUND,
+  'size': SIZE,
+  'line': LINE,
+  'retrieve': RETRIEVE,
+  'safety': SAFETY,
+}
+
+export interface Advice {
+  kind: AdvisoryKind
+  sentence: Sentence
+}
+
+/** What goes with colour, and cautions, each only where it applies. */
+export function advisoriesOf(moment: Moment): Advice[] {
+  return ADVISORY_KINDS.flatMap(kind =>
+    RULES[kind].flatMap(rule => {
+      const sentence = rule(moment)
+      return sentence ? [{ kind, sentence }] : []
+    }),
+  )
+}

@@ -1,0 +1,126 @@
+import { colourDistance } from '#core/eye/eye'
+import { logCatch, resolved } from '#core/sight/contrast'
+import { BITE_ROW, RANGE_STEPS, type View } from '#core/sight/view'
+import { BANDS, type Spectrum } from '#core/spectrum/grid'
+
+/** Colour needs more breadth than lightness does: its blur counts so many times. */
+const COLOUR_BLUR = 4
+/** Most receptors any eye has: three cones and the rods. */
+const MOST_RECEPTORS = 4
+
+/**
+ * Sees one part at a time along one view: its contrasts at any row, and the distances at which it is lost. Holds its
+ * buffers, so that a look allocates nothing in its inner loops.
+ */
+export class Rangefinder {
+  /** Difference in radiance between the part and what is behind it; filled by whoever aims. */
+  readonly delta: Spectrum = new Float64Array(BANDS)
+  /** Weber contrast per receptor at the row last looked at; cones short to long, then the rods. */
+  readonly contrast = new Float64Array(MOST_RECEPTORS)
+  /** Log catches of the cones there. */
+  readonly logs = new Float64Array(MOST_RECEPTORS)
+  /** How plainly the part shows there, 1 at threshold: by lightness or colour, and by colour alone. */
+  any = 0
+  colour = 0
+  /** The same at the range steps already worked out; NaN where not. */
+  private readonly anyAt = new Float64Array(RANGE_STEPS)
+  private readonly colourAt = new Float64Array(RANGE_STEPS)
+  private size2 = 0
+
+  constructor(
+    readonly view: View,
+    private readonly acuityRad: number,
+  ) {}
+
+  /** Forget the part before; the next is `size2` m² in squared height. */
+  aim(size2: number): void {
+    this.size2 = size2
+    this.anyAt.fill(Number.NaN)
+  }
+
+  /** Take the contrasts of the part in each receptor at a row of the view. */
+  look(row: number): void {
+    const w = this.view.weights
+    const d = this.delta
+    const fours = BANDS - (BANDS % 4)
+    let at = row * this.view.receptors * BANDS
+    for (let n = 0; n < this.view.receptors; n++) {
+      // Four sums at once: a single running sum would wait for itself at every step.
+      let c0 = 0
+      let c1 = 0
+      let c2 = 0
+      let c3 = 0
+      for (let i = 0; i < fours; i += 4) {
+        c0 += w[at + i]! * d[i]!
+        c1 += w[at + i + 1]! * d[i + 1]!
+        c2 += w[at + i + 2]! * d[i + 2]!
+        c3 += w[at + i + 3]! * d[i + 3]!
+      }
+      for (let i = fours; i < BANDS; i++) c0 += w[at + i]! * d[i]!
+      this.contrast[n] = c0 + c1 + c2 + c3
+      at += BANDS
+    }
+    for (let n = 0; n < this.view.receptors - 1; n++) this.logs[n] = logCatch(this.contrast[n]!)
+  }
+
+  /** Weigh how plainly the part shows from the contrasts last taken, at their distance in m. */
+  weigh(distanceM: number): void {
+    const { seen, receptors } = this.view
+    const cones = receptors - 1
+    const blur2 = (distanceM * this.acuityRad) ** 2
+    const byCones = Math.abs(this.contrast[cones - 1]!) / seen.cone
+    const byRods = Math.abs(this.contrast[cones]!) / seen.rod
+    const light = Math.max(byCones, byRods) * resolved(this.size2, blur2)
+    this.colour = colourDistance(this.logs, cones, seen.colour) * resolved(this.size2, COLOUR_BLUR * blur2)
+    this.any = Math.max(light, this.colour)
+  }
+
+  /** Distance within which the part shows at all, m; `atBite` is how plainly it shows at biting distance. */
+  sightM = (atBite: number) => this.reach(this.anyAt, atBite)
+  /** Distance within which its colour can be told, m. */
+  colourM = (atBite: number) => this.reach(this.colourAt, atBite)
+
+  private signalAt(k: number): void {
+    if (!Number.isNaN(this.anyAt[k]!)) return
+    this.look(k)
+    this.weigh(this.view.rangesM[k]!)
+    this.anyAt[k] = this.any
+    this.colourAt[k] = this.colour
+  }
+
+  /**
+   * The range step nearest to where a signal should fall to its threshold, if it fades at the background's mean loss.
+   */
+  private guessStep(atBite: number): number {
+    const { rangesM, meanLoss } = this.view
+    const r = rangesM[BITE_ROW]! + Math.log(Math.max(1e-3, atBite)) / Math.max(1e-3, meanLoss)
+    const first = rangesM[0]!
+    if (r <= first) return 0
+    const along = Math.log(r / first) / Math.log(rangesM[RANGE_STEPS - 1]! / first)
+    return Math.min(RANGE_STEPS - 1, Math.round(along * (RANGE_STEPS - 1)))
+  }
+
+  /**
+   * Distance at which a signal falls under its threshold, or 0 where it never stands over it: searched from a guess.
+   */
+  private reach(signal: Float64Array, atBite: number): number {
+    const { rangesM } = this.view
+    let over = this.guessStep(atBite)
+    this.signalAt(over)
+    while (signal[over]! < 1) {
+      if (over === 0) return 0
+      over--
+      this.signalAt(over)
+    }
+    for (;;) {
+      if (over === RANGE_STEPS - 1) return rangesM[over]!
+      this.signalAt(over + 1)
+      if (signal[over + 1]! < 1) break
+      over++
+    }
+    // Between steps the logarithm of the signal is close to straight.
+    const here = Math.log(signal[over]!)
+    const t = here / Math.max(1e-12, here - Math.log(Math.max(1e-9, signal[over + 1]!)))
+    return rangesM[over]! + t * (rangesM[over + 1]! - rangesM[over]!)
+  }
+}

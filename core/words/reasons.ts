@@ -1,0 +1,63 @@
+import { FORAGE, type Forage } from '#core/prey/forage'
+import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
+import { timesWords } from '#core/words/quantities'
+import { CUSTOM_WORDS, type CustomId } from '#core/words/customs'
+import type { None, Speech } from '#core/words/wording'
+
+/** What schools and customs say for or against a finish. Lengths in m, shares and ratios bare. */
+export const REASON_WORDS = {
+  'custom': ({ id }: { id: CustomId }) => CUSTOM_WORDS[id],
+  'shown-today': (_: None) => 'The fish here have been shown this colour today.',
+  'small-points': (_: None) => 'Smaller points together.',
+
+  'match.like-prey': ({ prey }: { prey: Forage }) =>
+    `Looks as much like ${FORAGE[prey].words} at biting distance as most.`,
+  'match.more-like-prey': ({ prey, times }: { prey: Forage; times: number }) =>
+    `Looks ${timesWords(times)} as much like ${FORAGE[prey].words} at biting distance as the middle of the box.`,
+  'match.unlike-prey': ({ prey }: { prey: Forage }) =>
+    `Does not look like ${FORAGE[prey].words} up close in this water.`,
+  'match.painted-after': ({ prey, share }: { prey: Forage; share: number }) =>
+    `Painted after ${FORAGE[prey].words}, ${Math.round(share * 100)} % of what they are likely eating.`,
+
+  'blend.melts': ({ background }: { background: BackgroundId }) =>
+    `Melts into the ${BACKGROUNDS[background].words} behind it.`,
+  'blend.stands-off': ({ background }: { background: BackgroundId }) =>
+    `Stands off the ${BACKGROUNDS[background].words} behind it.`,
+  'blend.too-loud': (_: None) => 'No prey here wears a colour this loud.',
+  'blend.bold-in-dirty': (_: None) => 'In dirty water hiding gains nothing: boldness counts instead.',
+
+  'contrast.seen-from': ({ sightM }: { sightM: number }, say: Speech) => `First seen at ${say.length(sightM)}.`,
+  'contrast.seen-farther': ({ sightM, times }: { sightM: number; times: number }, say: Speech) =>
+    `First seen at ${say.length(sightM)}, ${timesWords(times)} as far as the middle of the box.`,
+  'contrast.seen-late': ({ sightM, mostM }: { sightM: number; mostM: number }, say: Speech) =>
+    `Only seen from ${say.length(sightM)}; most show from ${say.length(mostM)}.`,
+  'contrast.own-edges': (_: None) => 'Its own parts stand off each other: an edge holds when colour is gone.',
+  'contrast.not-taken-for': ({ background }: { background: BackgroundId }) =>
+    `Cannot be taken for the ${BACKGROUNDS[background].words} behind it.`,
+  'contrast.see-through': (_: None) => 'See-through: it takes on whatever is behind it.',
+  'contrast.night-shape': (_: None) => 'At night a dark belly cuts the hardest shape against the paler surface.',
+
+  'bright-day.bright-in-sun': (_: None) => 'Bright sun and clear water carry a bright lure.',
+  'bright-day.dull-in-sun': (_: None) => 'Too dull for so much light.',
+  'bright-day.bright-in-gloom': (_: None) => 'More brightness than this light supports.',
+  'bright-day.dark-in-gloom': (_: None) => 'Little light: a dark or earthy shape is what is left to see.',
+
+  'fish-eye.shape': ({ sightM }: { sightM: number }, say: Speech) =>
+    `To this fish the shape shows from ${say.length(sightM)}.`,
+  'fish-eye.colour': ({ colourM }: { colourM: number }, say: Speech) =>
+    `Its colour can be told from ${say.length(colourM)} in.`,
+  'fish-eye.no-colour': (_: None) => 'Its colour cannot be told at any distance here.',
+
+  'few-colours.not-one': (_: None) => 'Not one of the few that cover nearly everything.',
+  'few-colours.white': (_: None) => 'White: the safe do-everything.',
+  'few-colours.black': (_: None) => 'Black: the plain dark shape of the set.',
+  'few-colours.natural': (_: None) => 'A green-brown natural, the quiet one of the set.',
+  'few-colours.bright': (_: None) => 'The one bright of the set.',
+
+  'reaction.loud': (_: None) => 'Loud enough to be struck before it is judged.',
+  'reaction.tame': (_: None) => 'Too tame to provoke.',
+  'reaction.seen-early': (_: None) => 'Seen early, so it is met at a rush.',
+  'reaction.clash': (_: None) => 'Clashing colours: nothing they have learned to refuse.',
+  'reaction.painted-after-prey': (_: None) => 'Painted after prey, which is what they are refusing.',
+  'reaction.flash': (_: None) => 'Flash sets off a strike.',
+} as const

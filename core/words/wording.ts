@@ -1,0 +1,18 @@
+import type { UnitSystem } from '#core/units'
+import { lengthWords, temperatureWords } from '#core/words/quantities'
+
+/** How quantities are said to this angler. */
+export interface Speech {
+  length: (m: number) => string
+  temperature: (c: number) => string
+}
+
+/** No parameters: a sentence that is always the same. */
+export type None = Readonly<Record<never, never>>
+
+const SPEECH: Record<UnitSystem, Speech> = {
+  metric: { length: m => lengthWords(m, 'metric'), temperature: c => temperatureWords(c, 'metric') },
+  us: { length: m => lengthWords(m, 'us'), temperature: c => temperatureWords(c, 'us') },
+}
+
+export const speechIn = (units: UnitSystem): Speech => SPEECH[units]

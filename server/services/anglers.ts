@@ -1,0 +1,69 @@
+import { createHash, randomBytes } from 'node:crypto'
+import type { Database } from '#server/db/connection'
+
+/** What a session is: good and known, good with nothing kept yet, or ended by a signing out since. */
+export type Standing = 'known' | 'new' | 'ended'
+
+export async function standingOf({ Angler }: Database, s: { anglerId: string; version: number }): Promise<Standing> {
+  const row = await Angler.findByPk(s.anglerId, { attributes: ['sessionVersion'], raw: true })
+  if (!row) return 'new'
+  return row.sessionVersion === s.version ? 'known' : 'ended'
+}
+
+/** The row of an angler, made where it is missing. */
+export async function makeAngler({ Angler }: Database, id: string): Promise<void> {
+  await Angler.bulkCreate([{ id }], { ignoreDuplicates: true })
+}
+
+/** End every session of an angler, on every device. */
+export async function signOut({ Angler }: Database, id: string): Promise<void> {
+  await Angler.increment('sessionVersion', { where: { id } })
+}
+
+/** Letters and figures that cannot be taken for one another (Crockford's base 32), a power of two of them. */
+const ALPHABET = '0123456789ABCDEFGHJKMNPQRSTVWXYZ'
+/** Characters of a code: 100 bits, in groups of five to write down. */
+const LENGTH = 20
+const GROUP = 5
+
+/** A code as it is compared: without its dashes and spaces, with letters that are read for figures put right. */
+export function plainCode(code: string): string {
+  return code.toUpperCase().replace(/[\s-]/g, '').replace(/O/g, '0').replace(/[IL]/g, '1')
+}
+
+const hashOf = (code: string) =>
+  createHash('sha256')
+    .update(`recovery:${plainCode(code)}`)
+    .digest('hex')
+
+/**
+ * A new recovery code for an angler, to be written down; the one before is void. Only its hash is kept: with 100 random
+ * bits there is nothing to guess.
+ */
+export async function newRecoveryCode({ Angler }: Database, id: string): Promise<string> {
+  const characters = [...randomBytes(LENGTH)].map(b => ALPHABET[b % ALPHABET.length])
+  const code = characters.join('').replace(new RegExp(`(.{${GROUP}})(?=.)`, 'g'), '$1-')
+  await Angler.update({ recoveryHash: hashOf(code) }, { where: { id } })
+  return code
+}
+
+/**
+ * The angler a code belongs to, or null. What the device kept before under another name moves along.
+ * @param from the angler the device was until now, or null
+ */
+export async function recover(
+  db: Database,
+  code: string,
+  from: string | null,
+): Promise<{ anglerId: string; version: number } | null> {
+  return db.sequelize.transaction(async transaction => {
+    const row = await db.Angler.findOne({ where: { recoveryHash: hashOf(code) }, transaction })
+    if (!row) return null
+    if (from && from !== row.id) {
+      const mine = { where: { anglerId: from }, transaction }
+      await db.Call.update({ anglerId: row.id }, mine)
+      await db.Water.update({ anglerId: row.id }, mine)
+    }
+    return { anglerId: row.id, version: row.sessionVersion }
+  })
+}

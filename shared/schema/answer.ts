@@ -1,0 +1,96 @@
+import Joi from 'joi'
+import { SIDES } from '#core/lure/types'
+import { PARTS } from '#core/paintwork/parts'
+import { COLOUR_MATTERS, OPTICS_VERDICTS, ROLES, type Answer } from '#core/ranking/answer'
+import { ADVISORY_KINDS } from '#core/rules/advisories'
+import { SCHOOL_IDS } from '#core/words/schools'
+import { SENTENCE_CODES } from '#core/words/sentence'
+import { VOCABULARY } from '#shared/vocabulary'
+
+const word = (list: readonly string[]) =>
+  Joi.string()
+    .valid(...list)
+    .required()
+const text = () => Joi.string().required()
+const number = () => Joi.number().required()
+const group = (fields: Joi.SchemaMap) => Joi.object(fields).required()
+const list = (item: Joi.Schema) => Joi.array().items(item).required()
+
+const bySide = () => group(Object.fromEntries(SIDES.map(s => [s, number().min(0)]))).unit('m')
+const params = () => Joi.object().unknown().required().description('what the sentence was worded with, metric')
+const code = () => word(SENTENCE_CODES).description('what is said, for programs')
+/** A sentence with the code and parameters it was worded from. */
+const said = { code: code(), params: params(), text: text() }
+const sentence = () => group({ code: code(), params: params() })
+
+const traits = group({
+  opacity: word(['translucent', 'opaque']),
+  flash: word(['none', 'low', 'high']),
+  tone: word(['light', 'mid', 'dark']),
+  vivid: Joi.boolean().required(),
+  matte: Joi.boolean().required(),
+})
+const part = Joi.object({ paint: text(), material: text(), words: text() })
+
+export const finishSchema = group({
+  id: text(),
+  name: text(),
+  families: Joi.array()
+    .items(Joi.string().valid(...VOCABULARY.family))
+    .min(1)
+    .max(3)
+    .required(),
+  traits,
+  parts: group(Object.fromEntries(PARTS.map(p => [p, part]))),
+}).id('Finish')
+
+const reason = Joi.object({
+  school: word(VOCABULARY.school),
+  effect: number().description("effects add up to the score's distance from a half"),
+  ...said,
+  custom: Joi.object({ id: text(), optics: word(OPTICS_VERDICTS) }),
+})
+
+const ranked = Joi.object({
+  rank: Joi.number().integer().min(1).required(),
+  finish: finishSchema,
+  score: number().min(0).max(1),
+  sightingRangeM: bySide().description('first seen, metres, by the side the fish looks from'),
+  colourRangeM: bySide().description('colour told, metres'),
+  flash: number().min(0).max(1),
+  naturalness: number().min(0).max(1),
+  stances: group(Object.fromEntries(SCHOOL_IDS.map(id => [id, number().min(-1).max(1)]))),
+  reasons: list(reason),
+})
+
+/** The answer of `POST /api/v1/recommendations`. Not checked at run time: the tests hold the engine to it. */
+export const answerSchema = Joi.object<Answer>({
+  version: Joi.string().valid('1').required(),
+  ranked: list(ranked),
+  rotation: list(
+    Joi.object({
+      role: word(ROLES),
+      finishId: text(),
+      finish: finishSchema,
+      why: text(),
+      when: text(),
+      says: group({ why: sentence(), when: sentence() }),
+    }),
+  ).length(ROLES.length),
+  lookAlikes: list(Joi.array().items(Joi.string()).min(2)).description('groups a fish cannot tell apart here'),
+  disagreements: list(
+    Joi.object({
+      between: list(Joi.string().valid(...SCHOOL_IDS)).length(2),
+      picks: list(Joi.string()).length(2),
+      text: text(),
+      optics: text(),
+      says: group({ text: sentence(), optics: sentence() }),
+    }),
+  ),
+  colourMatters: group({ level: word(COLOUR_MATTERS), ...said }),
+  assumed: list(
+    Joi.object({ path: text(), value: Joi.any().required(), because: text(), code: code(), params: params() }),
+  ),
+  advisories: list(Joi.object({ kind: word(ADVISORY_KINDS), ...said })),
+  dressUps: list(Joi.object({ finishId: text(), ...said, gain: number().min(0), part: word(PARTS), coat: text() })),
+})

@@ -1,0 +1,57 @@
+import Joi from 'joi'
+import type { Field, GroupField, NumberField } from '#core/request/field'
+
+/** An RFC 3339 moment: date, time and zone, in a year of four digits that the clock can read. */
+const MOMENT = /^(?!0000)\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,9})?)?(Z|[+-]([01]\d|2[0-3]):[0-5]\d)$/
+const readsAsMoment = (v: string, helpers: Joi.CustomHelpers) =>
+  Number.isFinite(Date.parse(v)) ? v : helpers.error('string.pattern.base')
+
+export const momentSchema = (name: string) =>
+  Joi.string()
+    .pattern(MOMENT)
+    .custom(readsAsMoment)
+    .label(name)
+    .messages({ 'string.pattern.base': `${name} must be a date and time with its zone, like 2026-04-12T10:40:00Z.` })
+
+function numberSchema(f: NumberField): Joi.NumberSchema {
+  const [lo, hi] = f.range
+  const schema = Joi.number().strict().min(lo).max(hi)
+  return (f.whole ? schema.integer() : schema).messages({
+    'number.min': `{{#label}} cannot be less than {{#limit}}${f.unit}.`,
+    'number.max': `{{#label}} cannot be more than {{#limit}}${f.unit}.`,
+  })
+}
+
+function groupSchema(f: GroupField): Joi.ObjectSchema {
+  const schema = Joi.object(Object.fromEntries(Object.entries(f.fields).map(([key, field]) => [key, schemaOf(field)])))
+  // The unknown field's own name is the sender's and is left out.
+  const unknown = `${f.name} holds a field Piscator does not know. Take it out or check its spelling.`
+  if (!f.oneOf) return schema.messages({ 'object.unknown': unknown })
+  return schema
+    .or(...f.oneOf.fields)
+    .messages({ 'object.unknown': unknown, 'object.missing': `${f.name} ${f.oneOf.otherwise}` })
+}
+
+function plainSchema(f: Field): Joi.Schema {
+  switch (f.kind) {
+    case 'number':
+      return numberSchema(f)
+    case 'word':
+      return Joi.string().valid(...f.words)
+    case 'flag':
+      return Joi.boolean().strict()
+    case 'time':
+      return momentSchema(f.name)
+    case 'list':
+      return Joi.array().items(schemaOf(f.of)).unique(f.distinctBy).max(f.most)
+    case 'group':
+      return groupSchema(f)
+  }
+}
+
+/** The schema of a field's record: what is checked, what its faults say, and what the API's description tells of it. */
+export function schemaOf(f: Field): Joi.Schema {
+  let schema = plainSchema(f).label(f.name)
+  if (f.about) schema = schema.description(f.about)
+  return f.required ? schema.required() : schema
+}

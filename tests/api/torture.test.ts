@@ -1,0 +1,14 @@
+import { spawnSync } from 'node:child_process'
+import { expect, it } from 'vitest'
+
+/** The short form of `npm run torture`, on the tests' own database. */
+it(
+  'survives bad inputs, kills, a frozen and a full database, idle connections and a load',
+  { timeout: 240_000 },
+  () => {
+    const run = spawnSync('node_modules/.bin/tsx', ['tools/torture/torture.ts', 'short', 'keep-database'], {
+      encoding: 'utf8',
+    })
+    expect(run.status, run.stdout).toBe(0)
+  },
+)

@@ -1,0 +1,20 @@
+import { readFileSync } from 'node:fs'
+import { recommend } from '#core/ranking/recommend'
+import { GOLDEN } from './requests'
+import { picksOf } from './picks'
+import { rulesOf } from './rules'
+import { SCREENS } from './screens'
+import { SCENES } from './scenes'
+
+const plain = (v: unknown): unknown => JSON.parse(JSON.stringify(v))
+export const folder = new URL('./pinned/', import.meta.url)
+
+/** Everything that is pinned, by the name of its file: whole answers, and the rules of each scene. */
+export const PINNED: Readonly<Record<string, () => unknown>> = {
+  ...Object.fromEntries(Object.entries(GOLDEN).map(([name, request]) => [name, () => plain(recommend(request))])),
+  ...SCREENS,
+  picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),
+  rules: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, rulesOf(name)])),
+}
+
+export const pinnedText = (name: string) => readFileSync(new URL(`${name}.json`, folder), 'utf8')

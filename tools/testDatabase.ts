@@ -1,0 +1,11 @@
+import { execFileSync } from 'node:child_process'
+
+/** Stop or start the tests' own PostgreSQL; starting gives the environment it is reached by. */
+export function testDatabase(what: 'start' | 'stop', cwd = '.'): Record<string, string> {
+  const text = execFileSync('bash', ['./run', 'pg-test', ...(what === 'stop' ? ['stop'] : [])], {
+    cwd,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'ignore'],
+  })
+  return Object.fromEntries([...text.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1]!, m[2]!]))
+}
