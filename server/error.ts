@@ -48,7 +48,9 @@ const handler: NitroErrorHandler = (error, event) => {
   const log = useLog()
   const { requestId } = event.context as { requestId?: string }
   const what = { id: requestId, status: reply.status, codes: reply.errors.map(e => e.code) }
-  if (reply.status >= 500) log.error({ ...what, ...errorWords(error.cause ?? error) })
+  // A busy moment is no fault: its line in the log of requests is enough, and cheap when there are many.
+  const busy = error.cause instanceof TooBusyError
+  if (reply.status >= 500 && !busy) log.error({ ...what, ...errorWords(error.cause ?? error) })
   const { res } = event.node
   res.statusCode = reply.status
   if (reply.retryAfterS) res.setHeader('retry-after', String(reply.retryAfterS))

@@ -58,7 +58,10 @@ check('types', [
   [bin('tsc'), '-p', 'tools'],
   [bin('vue-tsc'), '-b', '--noEmit'],
 ])
-check('lint', [[bin('eslint'), '.']])
+check('lint', [
+  [bin('eslint'), '.'],
+  [bin('prettier'), '--check', '--log-level=warn', '.'],
+])
 vitest('unit')
 
 const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))

@@ -276,9 +276,9 @@ async function behindHeavy(server: Server): Promise<void> {
   const asker = async () => {
     while (next < heavy * 4) {
       const depthM = 0.5 + next++ / 1000
-      const { status } = await client.call('POST', '/recommendations', { ...ASKED, depthM, fishM: 0.77 })
+      const { status, headers } = await client.call('POST', '/recommendations', { ...ASKED, depthM, fishM: 0.77 })
       statuses.set(status, (statuses.get(status) ?? 0) + 1)
-      if (status === 503) await pause(100)
+      if (status === 503) await pause(Number(headers.get('retry-after')) * 1000)
     }
   }
   await Promise.all(Array.from({ length: heavy }, asker))
