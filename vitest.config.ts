@@ -13,6 +13,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'unit',
+          setupFiles: ['tests/lightTable.ts'],
           testTimeout,
           include: [
             '{core,shared,app,server,tools}/**/*.test.ts',
@@ -25,6 +26,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'service',
+          setupFiles: ['tests/lightTable.ts'],
           testTimeout,
           hookTimeout: 60_000,
           fileParallelism: false,
@@ -34,6 +36,7 @@ export default defineConfig({
       {
         test: {
           name: 'api',
+          setupFiles: ['tests/lightTable.ts'],
           include: ['tests/api/**/*.test.ts'],
           fileParallelism: false,
           testTimeout,

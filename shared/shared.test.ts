@@ -173,3 +173,21 @@ describe('the OpenAPI description', () => {
     expect(doc.openapi).toMatch(/^3\.1/)
   })
 })
+
+describe('the depth of the water', () => {
+  it('bounds the running depth in words that help, and only where it is given', () => {
+    const at = (depthM: number, waterM?: number) =>
+      check(requestSchema, { ...SHALLOW, depthM, water: { ...SHALLOW.water, ...(waterM ? { depthM: waterM } : {}) } })
+    expect(at(3, 3).ok).toBe(true)
+    expect(at(30).ok).toBe(true)
+    const refused = at(3.1, 3)
+    expect(refused.ok).toBe(false)
+    expect(refused.ok ? [] : refused.faults.map(f => f.path)).toEqual(['depthM'])
+    expect(refused.ok ? '' : refused.faults[0]!.message).toMatch(/cannot run deeper than the water/)
+  })
+})
+const SHALLOW = {
+  lure: 'jerkbait',
+  water: { visibilityM: 2, tint: 'green' },
+  light: { sky: 'clear', sunElevationDeg: 40 },
+}

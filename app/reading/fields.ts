@@ -117,6 +117,7 @@ export const READING = {
   rain: field('rain', null, false, flag),
   wind: field<Word<typeof light.wind>>('wind', 'light.wind', 'ripple', word(light.wind)),
   canopy: field<Word<typeof light.canopy>>('canopy', 'light.canopy', 'open', word(light.canopy)),
+  facing: field<Word<typeof light.facing>>('sun', 'light.facing', 'any', word(light.facing)),
   lamps: field('lamps', 'light.lamps', false, flag),
   /** Moment, ms since 1970 UTC, the place, and the time zone of its clock. */
   timeMs: field('at', null, Date.UTC(2026, 3, 11, 14, 40), moment),
@@ -127,6 +128,8 @@ export const READING = {
   season: field<Word<typeof fields.season> | null>('season', 'season', null, orNone(word(fields.season))),
   forage: field<Shares>('food', 'forage', [], shares),
   clues: field<readonly Word<typeof fields.clues.of>[]>('clues', 'clues', [], words(fields.clues)),
+  /** null: deep, or not known. */
+  waterM: field<number | null>('bottom', 'water.depthM', null, orNone(number(water.depthM, 2))),
   /** null: the lure's usual depth. */
   depthM: field<number | null>('depth', 'depthM', 1.5, orNone(number(fields.depthM, 2))),
   background: field<Word<typeof fields.background>>('behind', 'background', 'rock', word(fields.background)),

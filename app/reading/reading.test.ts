@@ -20,6 +20,8 @@ const OTHER: Reading = {
   salinity: 'salt',
   pressure: 'high',
   prey: ['mullet', 'shrimp'],
+  waterM: 4.5,
+  facing: 'sun-in-face',
   cloud: 0.9,
   rain: true,
   wind: 'chop',
@@ -43,6 +45,28 @@ const OTHER: Reading = {
   fishedThrough: ['white', 'bone'],
   bitesRefused: true,
 }
+
+describe('the bottom', () => {
+  beforeEach(() => setActivePinia(createPinia()))
+  it('lifts the lure that would stand under it, and asks for nothing the server refuses', () => {
+    const store = useReadingStore()
+    store.set({ depthM: 4 })
+    store.set({ waterM: 2.5 })
+    expect(store.reading.depthM).toBe(2.5)
+    store.set({ depthM: 6 })
+    expect(store.reading.depthM).toBe(2.5)
+    expect(check(requestSchema, requestOf(store.reading, 'metric')).ok).toBe(true)
+    store.set({ waterM: null, depthM: 6 })
+    expect(store.reading.depthM).toBe(6)
+  })
+  it('keeps a lure of usual depth off it', () => {
+    const store = useReadingStore()
+    store.setLure('deep-crankbait')
+    expect(store.depthM).toBe(4)
+    store.set({ waterM: 2 })
+    expect(store.depthM).toBeCloseTo(1.7, 9)
+  })
+})
 
 describe('a reading in the address', () => {
   it.each([
@@ -98,11 +122,13 @@ describe('the request of a reading', () => {
         trend: 'falling',
         salinity: 'salt',
         pressure: 'high',
+        depthM: 4.5,
         prey: ['mullet', 'shrimp'],
       },
       light: {
         sky: 'rain',
         cloud: 0.9,
+        facing: 'sun-in-face',
         wind: 'chop',
         canopy: 'mat',
         lamps: true,

@@ -54,3 +54,9 @@ export function withinLimits(patch: Partial<Reading>): Partial<Reading> {
   }
   return held as Partial<Reading>
 }
+
+/** The lure gives way to the bottom: where one comes to stand under the other, the lure is lifted to it. */
+export function offBottom(patch: Partial<Reading>, now: Reading): Partial<Reading> {
+  const { waterM, depthM } = { ...now, ...patch }
+  return waterM !== null && depthM !== null && depthM > waterM ? { ...patch, depthM: waterM } : patch
+}

@@ -2,7 +2,8 @@ import { useManualRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, reactive, ref } from 'vue'
 import { LURES, lureType } from '#core/lure/types'
-import { type Reading, type ReadingKey, firstReading, withinLimits } from './reading'
+import { usualDepthM } from '#core/request/resolve'
+import { type Reading, type ReadingKey, firstReading, offBottom, withinLimits } from './reading'
 
 /** Most undo steps kept. */
 const STEPS = 100
@@ -30,7 +31,7 @@ export const useReadingStore = defineStore('reading', () => {
 
   /** Change some fields. Numbers are held within the contract's limits; a drag counts as one step. */
   function set(patch: Partial<Reading>, at = performance.now()): void {
-    const next = withinLimits(patch)
+    const next = offBottom(withinLimits(patch), reading)
     if ((Object.keys(next) as ReadingKey[]).every(k => next[k] === reading[k])) return
     const key = Object.keys(patch).sort().join()
     const goesOn = key === lastKey && at - lastAt <= ONE_STEP_MS
@@ -63,7 +64,7 @@ export const useReadingStore = defineStore('reading', () => {
     lastKey = ''
   }
 
-  const depthM = computed(() => reading.depthM ?? lureType(reading.lure).depthM)
+  const depthM = computed(() => reading.depthM ?? usualDepthM(reading.lure, reading.waterM))
   return {
     reading,
     changes,

@@ -6,6 +6,7 @@ import type { Answer, Ranked } from '#core/ranking/answer'
 import { rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
 import { type Watcher, painter, waterColumn } from '#core/picture/underWater'
 import { type ContrastCurve, contrastCurve } from '#core/sight/curve'
+import { colourShareOf } from '#core/sight/scene'
 import { BITE_M } from '#core/sight/view'
 import { type SentenceCode, say } from '#core/words/sentence'
 import { clarityWord } from '#core/water/words'
@@ -160,7 +161,7 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
     selectedId: selected.finish.id,
     close: seenAt(selected, BITE_M / 3).parts,
     prey: conditions.prey.shares.map(s => ({ ...s })),
-    colourBlind: scene.stage.views.level.seen.colourShare < 0.1,
+    colourBlind: colourShareOf(scene) < 0.1,
   }
   if (ask.draftRows) return draft
   const rivals = ranked.filter(j => j !== selected).slice(0, 2)

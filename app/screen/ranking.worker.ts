@@ -1,6 +1,12 @@
 import { expose } from 'comlink'
-import { workScreen } from './model'
+import { withLightTable } from './lightTable'
+import { type ScreenAsk, workScreen } from './model'
 
-const api = { work: workScreen }
+const api = {
+  async work(ask: ScreenAsk) {
+    await withLightTable()
+    return workScreen(ask)
+  },
+}
 export type RankingWorker = typeof api
 expose(api)

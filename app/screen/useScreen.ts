@@ -9,6 +9,7 @@ import {
   shallowRef,
   watch,
 } from 'vue'
+import { withLightTable } from './lightTable'
 import type { ScreenAsk, ScreenModel } from './model'
 import { rankingHand } from './rankingHand'
 import { makeWorker } from './worker'
@@ -88,7 +89,10 @@ export function useScreen(ask: () => Question) {
       look(true)
     })
 
-  const { work, end } = rankingHand(makeWorker, async ask => (await import('./model')).workScreen(ask))
+  const { work, end } = rankingHand(makeWorker, async ask => {
+    const [{ workScreen }] = await Promise.all([import('./model'), withLightTable()])
+    return workScreen(ask)
+  })
 
   async function run({ draft, ...q }: Question): Promise<void> {
     if (busy) {

@@ -5,6 +5,7 @@ import { FORAGE } from '#core/prey/forage'
 import { PHASES, PHASE_WORDS } from '#core/season/phase'
 import { CLUES } from '#core/prey/odds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
+import { SUN_FACINGS, type SunFacing } from '#core/sight/scene'
 import { CANOPIES, WINDS } from '#core/sky/weather'
 import { TINTS } from '#core/water/tints'
 import { VOCABULARY } from '#shared/vocabulary'
@@ -24,6 +25,17 @@ export const SCHOOL_OPTIONS = options(
 )
 export const BACKGROUND_OPTIONS = options(VOCABULARY.background, k => BACKGROUNDS[k].words)
 export const WIND_OPTIONS = options(VOCABULARY.wind, k => WINDS[k].words)
+const FACING_WORDS: Record<SunFacing, [words: string, note: string]> = {
+  'any': ['Sun: any way', 'the fish may look every way'],
+  'sun-in-face': ['Sun in face', 'a following fish looks away from the sun'],
+  'sun-at-back': ['Sun at back', 'a following fish looks into the sun'],
+  'across': ['Sun across', 'the fish looks across it'],
+}
+export const FACING_OPTIONS = options(
+  SUN_FACINGS,
+  k => FACING_WORDS[k][0],
+  k => FACING_WORDS[k][1],
+)
 export const CANOPY_OPTIONS = options(VOCABULARY.canopy, k => CANOPIES[k].words)
 export const TINT_OPTIONS = options(
   VOCABULARY.tint,

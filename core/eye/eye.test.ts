@@ -32,13 +32,24 @@ describe('thresholds', () => {
     let last = adaptation(1e-6)
     for (let l = 1e-5; l < 1e5; l *= 3) {
       const now = adaptation(l)
-      for (const k of ['cone', 'rod', 'colour'] as const) expect(now[k]).toBeLessThanOrEqual(last[k])
+      for (const k of ['light', 'colour', 'coarser'] as const) expect(now[k]).toBeLessThanOrEqual(last[k])
       expect(now.colourShare).toBeGreaterThanOrEqual(last.colourShare)
       last = now
     }
     expect(adaptation(1000).colourShare).toBeGreaterThan(0.99)
     expect(adaptation(0.01).colourShare).toBeLessThan(0.05)
-    expect(adaptation(0.01).rod).toBeLessThan(adaptation(0.01).cone)
+  })
+  it('hands lightness over from cones to rods through the mesopic range of CIE 191', () => {
+    expect([100, 5, 0.005, 1e-4].map(l => Number(adaptation(l).cones.toFixed(2)))).toEqual([1, 1, 0, 0])
+    expect(adaptation(1).cones).toBeCloseTo(0.767, 6)
+    expect(adaptation(0.1).cones).toBeCloseTo(0.767 - 0.3334, 6)
+    expect(adaptation(1e4).light).toBeCloseTo(0.02, 4)
+    expect(adaptation(1e-4).light).toBeCloseTo(0.032 * Math.sqrt(501), 6)
+  })
+  it('resolves ten times as coarsely by starlight as by day', () => {
+    expect(adaptation(1e3).coarser).toBeLessThan(1.02)
+    expect(adaptation(0.002).coarser).toBeCloseTo(5.5, 6)
+    expect(adaptation(1e-6).coarser).toBeGreaterThan(9.5)
   })
 })
 

@@ -1,7 +1,14 @@
-import { COLUMN, COLUMNS, type Spot, addLight } from '#core/light-field/table'
+import { BEAM_COLUMNS, COLUMN } from '#core/light-field/table'
+import { LightProfile, type Scatter } from '#core/light-field/profile'
 import type { SkyLight } from '#core/sky/light'
+import { internalReflectance } from '#core/sky/surface'
 import { BANDS, type Spectrum } from '#core/spectrum/grid'
 import type { WaterOptics } from '#core/water/optics'
+
+/** Ways to look level, or to turn a face, beside the sun: towards it, across, and away from it. */
+export const HEADINGS = ['toward', 'across', 'away'] as const
+export type Heading = (typeof HEADINGS)[number]
+export type ByHeading = Record<Heading | 'mean', Spectrum>
 
 /** Light at one depth, spectra of quanta: irradiances, and radiances per steradian. */
 export interface LightField {
@@ -10,65 +17,184 @@ export interface LightField {
   ed: Spectrum
   /** Upward irradiance. */
   eu: Spectrum
-  /** Irradiance on an upright face, mean over headings. */
-  eSide: Spectrum
-  /** Radiance seen looking level, up inside the window, and down. */
-  lh: Spectrum
+  /** Irradiance on an upright face turned that way, and its mean over headings. */
+  eSide: ByHeading
+  /** Radiance seen looking level that way, and its mean. */
+  lh: ByHeading
+  /** Radiance seen looking up inside the window, and down. */
   lZen: Spectrum
   lNad: Spectrum
 }
 
+/** What lies under the water: how deep, and what share of the light it throws back. */
+export interface Bed {
+  depthM: number
+  reflectance: Spectrum
+}
+
 /** Step below the depth over which the decay is measured, as optical depth. */
 const PROBE_TAU = 0.2
-
-/** A spot in the water for one band: albedo, optical depth, backscatter share. */
-const spotAt = (water: WaterOptics, band: number, depthM: number): Spot => {
-  const c = water.beam[band]!
-  return { omega: water.scattering[band]! / c, tau: c * depthM, share: water.back[band]! / water.scattering[band]! }
-}
-
-function addSky(out: Float64Array, spot: Spot, sky: SkyLight, band: number): void {
-  out.fill(0)
-  if (sky.direct[band]! > 0) addLight(out, spot, sky.beamMu, sky.direct[band]!)
-  addLight(out, spot, null, sky.diffuse[band]!)
-}
+/** Beyond this optical thickness a bed is not seen in any light. */
+const BED_LOST_TAU = 60
+/** Light never quite goes out: so far below what any eye sees that only a division by it would notice. */
+const DARKEST = 1e-250
+/** A black bed takes away most of what it can: no less than this share of open water's light is left. */
+const LEAST_LEFT = 0.1
+/** Directions over which light that rises to the surface is reflected. */
+const RISING = 24
 
 /**
- * The light field at a depth in uniform deep water under a sky, from the radiative transfer table.
- * @param depthM depth of the lure, m, 0 or more
+ * Share of a bed's light that the surface sends back down, after an optical path through what absorbs: the slanting
+ * rays, which would be wholly reflected, are lost first.
  */
-export function lightField(water: WaterOptics, sky: SkyLight, depthM: number): LightField {
-  const f: LightField = {
-    depthM,
-    ed: new Float64Array(BANDS),
-    eu: new Float64Array(BANDS),
-    eSide: new Float64Array(BANDS),
-    lh: new Float64Array(BANDS),
-    lZen: new Float64Array(BANDS),
-    lNad: new Float64Array(BANDS),
+function sentBack(path: number): number {
+  let rises = 0
+  let back = 0
+  for (let i = 0; i < RISING; i++) {
+    const mu = (i + 0.5) / RISING
+    const light = mu * Math.exp(-path / mu)
+    rises += light
+    back += light * internalReflectance(mu)
   }
-  const here = new Float64Array(COLUMNS)
-  for (let i = 0; i < BANDS; i++) {
-    addSky(here, spotAt(water, i, depthM), sky, i)
-    f.ed[i] = here[COLUMN.ed]!
-    f.eu[i] = here[COLUMN.eu]!
-    f.eSide[i] = here[COLUMN.eSide]!
-    f.lh[i] = here[COLUMN.lh]!
-    f.lZen[i] = here[COLUMN.lZen]!
-    f.lNad[i] = here[COLUMN.lNad]!
-  }
-  return f
+  return rises > 0 ? back / rises : 0
 }
 
-/** Diffuse decay of the downward light just below a depth, per metre, 0 to c; asks the table once more in each band. */
-export function diffuseDecay(water: WaterOptics, sky: SkyLight, field: LightField): Spectrum {
-  const below = new Float64Array(COLUMNS)
-  return field.ed.map((ed, i) => {
+/** One band of a column of water: the light of its sky, and what its bed adds. */
+interface Band {
+  c: number
+  sky: LightProfile
+  bed: { profile: LightProfile; tau: number; sends: number; returns: number } | null
+}
+
+/** Up and down changed over: how a bed's light looks from above it. */
+const FLIPPED = Array.from({ length: BEAM_COLUMNS }, (_, c) => c)
+FLIPPED[COLUMN.ed] = COLUMN.eu
+FLIPPED[COLUMN.eu] = COLUMN.ed
+FLIPPED[COLUMN.lZen] = COLUMN.lNad
+FLIPPED[COLUMN.lNad] = COLUMN.lZen
+
+const one = new Float64Array(BEAM_COLUMNS)
+const two = new Float64Array(BEAM_COLUMNS)
+
+/**
+ * Light in uniform water under a sky, at any depth, from the radiative transfer table.
+ *
+ * A bed is a second source: it throws back R·Ed where open water would have sent up Eu, so it adds S = (R Ed - Eu)/(1 -
+ * R B), B being what comes down again for each unit sent up. Its light goes up through water as the light of an even
+ * source into water without end (upside down), and what the surface sends back goes down as such light again.
+ * Against the solver with a bed in it, 0.5-16 optical depths of water over beds of 0.05 and 0.3: 0.6 % mean and 4 %
+ * worst for Ed, 2.5 % and 20 % for Eu, 1.5 % and 10 % for E_side, 1.2 % and 31 % for L_h; the worst all in half an
+ * optical depth of pale water (tools/light-table/table.test.ts measures it).
+ */
+export class LightColumn {
+  private readonly bands: Band[] = []
+
+  constructor(
+    readonly water: WaterOptics,
+    private readonly sky: SkyLight,
+    private readonly bed: Bed | null = null,
+  ) {}
+
+  /** A band is made ready when it is first asked for: a reading needs only a few of them. */
+  private bandOf(i: number): Band {
+    return (this.bands[i] ??= this.makeBand(i))
+  }
+  private makeBand(i: number): Band {
+    const { water, sky, bed } = this
     const c = water.beam[i]!
-    const spot = spotAt(water, i, field.depthM)
-    addSky(below, { ...spot, tau: spot.tau + PROBE_TAU }, sky, i)
-    const deeper = below[COLUMN.ed]!
-    const drop = ed > 0 && deeper > 0 ? Math.log(ed / deeper) : PROBE_TAU
-    return Math.min(c, Math.max(0, (drop / PROBE_TAU) * c))
-  })
+    const scatter = { omega: water.scattering[i]! / c, share: water.back[i]! / water.scattering[i]! }
+    const profile = new LightProfile(scatter, {
+      beam: { mu: sky.beamMu, weight: sky.direct[i]! },
+      overcast: sky.diffuse.overcast[i]!,
+      clear: sky.diffuse.clear[i]!,
+    })
+    return { c, sky: profile, bed: bed && bedOf(bed, i, c, scatter, profile) }
+  }
+
+  /** Light of one band at a depth into `out`, by `COLUMN`. */
+  band(i: number, depthM: number, out: Float64Array): void {
+    const { c, sky, bed } = this.bandOf(i)
+    const tau = c * depthM
+    sky.at(tau, out)
+    for (let k = 0; k < BEAM_COLUMNS; k++) out[k] = Math.max(DARKEST, out[k]!)
+    if (!bed) return
+    bed.profile.at(Math.max(0, bed.tau - tau), one)
+    bed.profile.at(tau, two)
+    for (let k = 0; k < BEAM_COLUMNS; k++) {
+      const added = bed.sends * (one[FLIPPED[k]!]! + bed.returns * two[k]!)
+      out[k] = Math.max(LEAST_LEFT * out[k]!, out[k]! + added)
+    }
+  }
+
+  /** The whole field at a depth, m, 0 or more. */
+  at(depthM: number): LightField {
+    const spectrum = () => new Float64Array(BANDS)
+    const byHeading = () => ({ mean: spectrum(), toward: spectrum(), across: spectrum(), away: spectrum() })
+    const f: LightField = {
+      depthM,
+      ed: spectrum(),
+      eu: spectrum(),
+      eSide: byHeading(),
+      lh: byHeading(),
+      lZen: spectrum(),
+      lNad: spectrum(),
+    }
+    const here = new Float64Array(BEAM_COLUMNS)
+    for (let i = 0; i < BANDS; i++) {
+      this.band(i, depthM, here)
+      f.ed[i] = here[COLUMN.ed]!
+      f.eu[i] = here[COLUMN.eu]!
+      f.lZen[i] = here[COLUMN.lZen]!
+      f.lNad[i] = here[COLUMN.lNad]!
+      f.eSide.mean[i] = here[COLUMN.eSide]!
+      f.eSide.toward[i] = here[COLUMN.eSideToward]!
+      f.eSide.across[i] = here[COLUMN.eSideAcross]!
+      f.eSide.away[i] = here[COLUMN.eSideAway]!
+      f.lh.mean[i] = here[COLUMN.lh]!
+      f.lh.toward[i] = here[COLUMN.lhToward]!
+      f.lh.across[i] = here[COLUMN.lhAcross]!
+      f.lh.away[i] = here[COLUMN.lhAway]!
+    }
+    return f
+  }
+
+  /** One column of one band at a depth, m. */
+  value(i: number, depthM: number, column: number): number {
+    const { c, sky, bed } = this.bandOf(i)
+    const tau = c * depthM
+    const open = Math.max(DARKEST, sky.value(tau, column))
+    if (!bed) return open
+    const rising = bed.profile.value(Math.max(0, bed.tau - tau), FLIPPED[column]!)
+    const added = bed.sends * (rising + bed.returns * bed.profile.value(tau, column))
+    return Math.max(LEAST_LEFT * open, open + added)
+  }
+
+  /** One column of all bands at a depth, m, into `out`. */
+  spectrum(depthM: number, column: number, out: Spectrum): void {
+    for (let i = 0; i < BANDS; i++) out[i] = this.value(i, depthM, column)
+  }
+
+  /** Diffuse decay of the downward light just below a depth, per metre, 0 to c; where all is dark 0. */
+  decay(depthM: number): Spectrum {
+    return this.water.beam.map((c, i) => {
+      const drop = this.value(i, depthM, COLUMN.ed) / this.value(i, depthM + PROBE_TAU / c, COLUMN.ed)
+      return Math.min(c, Math.max(0, (Math.log(drop) / PROBE_TAU) * c))
+    })
+  }
+}
+
+function bedOf(bed: Bed, band: number, c: number, scatter: Scatter, sky: LightProfile): Band['bed'] {
+  const tau = c * bed.depthM
+  if (tau > BED_LOST_TAU) return null
+  const profile = new LightProfile(scatter, { bed: 1 })
+  const { omega, share } = scatter
+  profile.at(tau, one)
+  const rises = one[COLUMN.ed]!
+  const returns = sentBack(tau * (1 - omega + omega * share)) * rises
+  profile.at(0, two)
+  const comesDown = two[COLUMN.eu]! + returns * rises
+  sky.at(tau, one)
+  const r = bed.reflectance[band]!
+  const sends = (r * one[COLUMN.ed]! - one[COLUMN.eu]!) / (1 - r * comesDown)
+  return { profile, tau, sends, returns }
 }

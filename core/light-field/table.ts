@@ -1,88 +1,154 @@
-import { LIGHT_TABLE } from '#core/data/lightTable'
-import { backscatterShare } from '#core/water/backscatter'
-
 /**
- * Look-up of the light table: linear in optical depth, in the square root of 1 - albedo (in which the decay is nearly
- * straight), in the beam's angle (its secant for Ed, whose path that is) and in the backscatter share. Between grid
- * points it stays within 3 % of the solver for Ed and 6 % for the rest, but for looking up, where the glare round a
- * high sun makes it 25 % (tools/light-table/solver.test.ts measures it).
+ * The light table: light under water from the radiative transfer solver in tools/light-table (`npm run table` makes
+ * it), per unit of irradiance let in. It is data of its own, read by whoever runs the core and given to
+ * `useLightTable` once.
  */
-export const COLUMNS = LIGHT_TABLE.columns
-/** Column order of a looked-up row. */
-export const COLUMN = { ed: 0, eu: 1, e0: 2, eSide: 3, lh: 4, lZen: 5, lNad: 6 } as const
-
-const TAU = LIGHT_TABLE.tau
-/** Beam axis as the angle from vertical: what a vertical face gets from a beam is nearly straight in it. */
-const BEAM_MU = LIGHT_TABLE.beamMu
-const BEAM_ANGLE = BEAM_MU.map(Math.acos)
-const SOURCES = BEAM_ANGLE.length + 1
-const VALUES = Float64Array.from(LIGHT_TABLE.rows.trim().split(/\s+/), Number)
-/** Albedo axis as sqrt(1 - albedo), descending; the albedo runs up the table. */
-const S_AXIS = LIGHT_TABLE.omega.map(o => Math.sqrt(1 - o))
-const SHARES = LIGHT_TABLE.g.map(backscatterShare)
-/** Water itself can lift the backscatter share past the table's particles; beyond this the straight line is held. */
-const MAX_SHARE = 0.045
-
-const rowAt = (g: number, omega: number, source: number, tau: number) =>
-  (((g * S_AXIS.length + omega) * SOURCES + source) * TAU.length + tau) * COLUMNS
-
-/** Index below x on an axis that rises or falls, and the fraction to the next point; clamped to the ends. */
-function locate(axis: readonly number[], x: number, falling: boolean): [number, number] {
-  let i = 0
-  while (i < axis.length - 2 && (falling ? axis[i + 1]! > x : axis[i + 1]! < x)) i++
-  const t = (x - axis[i]!) / (axis[i + 1]! - axis[i]!)
-  return [i, Math.min(1, Math.max(0, t))]
+export interface LightTable {
+  /** Backscatter share of each phase function, rising. */
+  shares: readonly number[]
+  /** Single-scattering albedo, rising. */
+  omega: readonly number[]
+  /** Optical depth, rising. */
+  tau: readonly number[]
+  /** Angle of each beam from vertical under water, degrees, rising. */
+  beamDeg: readonly number[]
+  /** What comes from all over, after the beams. */
+  diffuse: readonly string[]
+  /**
+   * Logarithms over share, albedo, source, depth and column, the last fastest: of Ed, and of the rest as shares of Ed
+   * (those of `PER_ALBEDO` over the albedo as well).
+   */
+  values: Float32Array
 }
 
-export interface Spot {
-  omega: number
-  tau: number
-  share: number
+/** Columns of a beam; a source from all over has the first seven. */
+export const COLUMN = {
+  ed: 0,
+  eu: 1,
+  e0: 2,
+  eSide: 3,
+  lh: 4,
+  lZen: 5,
+  lNad: 6,
+  eSideToward: 7,
+  eSideAcross: 8,
+  eSideAway: 9,
+  lhToward: 10,
+  lhAcross: 11,
+  lhAway: 12,
+} as const
+export type Column = keyof typeof COLUMN
+export const BEAM_COLUMNS = 13
+export const DIFFUSE_COLUMNS = 7
+
+const { eu, lh, lZen, lNad, eSideAcross, eSideAway, lhToward, lhAcross, lhAway } = COLUMN
+/** Columns that are scattered light alone, so that they go to nothing with the albedo. */
+export const PER_ALBEDO = {
+  beam: [eu, lh, lZen, lNad, eSideAcross, eSideAway, lhToward, lhAcross, lhAway] as number[],
+  diffuse: [eu, lh, lNad] as number[],
 }
 
-/**
- * Add `weight` times the light of one source at a spot to `out` (absolute values, per unit of light let in).
- * @param beamMu cosine of the refracted beam, or null for an even sky
- */
-export function addLight(out: Float64Array, spot: Spot, beamMu: number | null, weight: number): void {
-  const [io, to] = locate(S_AXIS, Math.sqrt(1 - Math.min(0.995, spot.omega)), true)
-  const [it, tt0] = locate(TAU, spot.tau, false)
-  const past = Math.max(0, spot.tau - TAU[TAU.length - 1]!)
-  const share = Math.min(MAX_SHARE, Math.max(SHARES[1]!, spot.share))
-  const tg = (share - SHARES[1]!) / (SHARES[0]! - SHARES[1]!)
-  const [ib, tb] = beamMu === null ? [SOURCES - 1, 0] : locate(BEAM_ANGLE, Math.acos(beamMu), false)
-  const sec = beamMu === null ? 0 : (1 / beamMu - 1 / BEAM_MU[ib]!) / (1 / BEAM_MU[ib + 1]! - 1 / BEAM_MU[ib]!)
-  const tSec = Math.min(1, Math.max(0, sec))
-  let lnEd = 0
-  let end = 0
-  let start = 0
-  for (let c = 0; c < COLUMNS; c++) row[c] = 0
-  for (let g = 0; g < 2; g++) {
-    const wg = g === 0 ? tg : 1 - tg
-    for (let o = 0; o < 2; o++) {
-      const wo = wg * (o ? to : 1 - to)
-      for (let b = 0; b < (beamMu === null ? 1 : 2); b++) {
-        const wb = wo * (beamMu === null ? 1 : b ? tb : 1 - tb)
-        const wSec = wo * (beamMu === null ? 1 : b ? tSec : 1 - tSec)
-        for (let d = 0; d < 2; d++) {
-          const along = d ? tt0 : 1 - tt0
-          const w = wb * along
-          const at = rowAt(g, io + o, ib + b, it + d)
-          lnEd += wSec * along * VALUES[at]!
-          for (let c = 1; c < COLUMNS; c++) row[c]! += w * VALUES[at + c]!
-        }
-        if (past > 0) {
-          start += wSec * VALUES[rowAt(g, io + o, ib + b, TAU.length - 2)]!
-          end += wSec * VALUES[rowAt(g, io + o, ib + b, TAU.length - 1)]!
-        }
-      }
+/** Logarithms are kept in steps of this, 0.1 % at most from the solver's. */
+export const LOG_STEP = 0.002
+const MAGIC = 0x50_4c_54_32
+
+interface Header extends Omit<LightTable, 'values'> {
+  provenance: string
+  checksum: number
+}
+
+/** FNV-1a over bytes, 32 bits. */
+export function checksum(bytes: Uint8Array): number {
+  let h = 0x811c9dc5
+  for (const b of bytes) h = Math.imul(h ^ b, 0x01000193)
+  return h >>> 0
+}
+
+/** Number of values of one (share, albedo) block. */
+export const blockSize = (t: Omit<LightTable, 'values'>) =>
+  (t.beamDeg.length * BEAM_COLUMNS + t.diffuse.length * DIFFUSE_COLUMNS) * t.tau.length
+
+/** Where each run of values along the depth begins, and how far apart they lie. */
+function* runs(t: Omit<LightTable, 'values'>): Generator<[from: number, stride: number]> {
+  const depths = t.tau.length
+  const blocks = t.shares.length * t.omega.length
+  let from = 0
+  for (let block = 0; block < blocks; block++) {
+    for (let source = 0; source < t.beamDeg.length + t.diffuse.length; source++) {
+      const columns = source < t.beamDeg.length ? BEAM_COLUMNS : DIFFUSE_COLUMNS
+      for (let c = 0; c < columns; c++) yield [from + c, columns]
+      from += columns * depths
     }
   }
-  // Below the table the light goes on falling at the rate it has there.
-  if (past > 0) lnEd += (past * (end - start)) / (TAU[TAU.length - 1]! - TAU[TAU.length - 2]!)
-  const ed = weight * Math.exp(lnEd)
-  out[0]! += ed
-  for (let c = 1; c < COLUMNS; c++) out[c]! += ed * Math.max(0, row[c]!)
 }
 
-const row = new Float64Array(COLUMNS)
+/**
+ * Pack a table: magic, length of the header, the header as JSON in plain ASCII, then steps of the logarithms, each
+ * run along the depth on its own, since neighbours there differ least.
+ */
+export function packTable(table: LightTable, provenance: string): Uint8Array {
+  const { values, ...axes } = table
+  const depths = table.tau.length
+  const steps = new Int16Array(values.length)
+  let out = 0
+  for (const [from, stride] of runs(table)) {
+    let last = 0
+    for (let d = 0; d < depths; d++) {
+      const at = Math.round(values[from + d * stride]! / LOG_STEP)
+      steps[out++] = at - last
+      last = at
+    }
+  }
+  const body = new Uint8Array(steps.buffer)
+  const header: Header = { ...axes, provenance, checksum: checksum(body) }
+  let json = JSON.stringify(header)
+  json += ' '.repeat((2 - (json.length % 2)) % 2)
+  const bytes = new Uint8Array(8 + json.length + body.length)
+  const view = new DataView(bytes.buffer)
+  view.setUint32(0, MAGIC)
+  view.setUint32(4, json.length)
+  bytes.set(
+    Uint8Array.from(json, c => c.charCodeAt(0)),
+    8,
+  )
+  bytes.set(body, 8 + json.length)
+  return bytes
+}
+
+/**
+ * Read a packed table.
+ * @throws RangeError where the bytes are not a light table, or not as they were made
+ */
+export function unpackTable(bytes: Uint8Array): LightTable {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  if (bytes.length < 8 || view.getUint32(0) !== MAGIC) throw new RangeError('not a light table')
+  const length = view.getUint32(4)
+  const { checksum: sum, ...axes } = JSON.parse(String.fromCharCode(...bytes.subarray(8, 8 + length))) as Header
+  // A copy, so that it is aligned: what was handed in may be a window on something larger.
+  const body = Uint8Array.from(bytes.subarray(8 + length))
+  const count = axes.shares.length * axes.omega.length * blockSize(axes)
+  if (body.length !== 2 * count || checksum(body) !== sum) throw new RangeError('the light table is damaged')
+  const steps = new Int16Array(body.buffer)
+  const values = new Float32Array(count)
+  const depths = axes.tau.length
+  let next = 0
+  for (const [from, stride] of runs(axes)) {
+    let at = 0
+    for (let d = 0; d < depths; d++) values[from + d * stride] = (at += steps[next++]!) * LOG_STEP
+  }
+  return { ...axes, values }
+}
+
+let inUse: LightTable | null = null
+
+/** Give the core its light table, once, before any light is asked for. */
+export function useLightTable(bytes: Uint8Array): void {
+  inUse = unpackTable(bytes)
+}
+
+/** The table in use. @throws Error where none has been given */
+export function lightTable(): LightTable {
+  if (!inUse) throw new Error('the light table has not been given: see useLightTable')
+  return inUse
+}
+export const hasLightTable = () => inUse !== null

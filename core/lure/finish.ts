@@ -24,7 +24,8 @@ export interface FinishPart {
   coat: Coat
   optics: CoatOptics
   share: number
-  mm: number
+  /** What the eye has of it from the side, m². */
+  areaM2: number
   /** Root-mean-square lightness contrast of its specks; 0 for a plain coat. */
   texture: number
 }
@@ -104,6 +105,21 @@ function traitsOf(parts: readonly FinishPart[]): Traits {
 
 const PLAIN_HOOK = parseCoat('hook-steel')
 
+/** Parts that run along the lure, by the share of its length they take; any other is about as long as it is high. */
+const RUNS: Partial<Record<Part, number>> = {
+  back: 0.85,
+  flank: 0.8,
+  belly: 0.75,
+  skirt: 0.7,
+  trailer: 0.5,
+  blade: 0.4,
+}
+
+/** Area of a part seen from the side, m². */
+function areaOf(part: Part, heightMm: number, lengthMm: number): number {
+  return (heightMm * Math.max(heightMm, (RUNS[part] ?? 0) * lengthMm)) / 1e6
+}
+
 /** Build a finish of a lure type from explicit coats; parts the lure lacks are left out. */
 export function buildFinish(
   lure: LureId,
@@ -115,12 +131,13 @@ export function buildFinish(
 ): Finish {
   const type = lureType(lure)
   const parts: FinishPart[] = []
-  for (const [part, size] of Object.entries(type.parts) as [Part, { share: number; mm: number }][]) {
+  for (const [part, { share, mm }] of Object.entries(type.parts) as [Part, { share: number; mm: number }][]) {
     // A chin or head that is not painted apart is simply more of the belly or flank; hooks come plain.
     const coat =
       coats[part] ??
       (part === 'chin' ? coats.belly : part === 'head' ? coats.flank : part === 'hook' ? PLAIN_HOOK : undefined)
-    if (coat) parts.push({ part, coat, optics: coatOptics(coat), texture: textureOf(coat), ...size })
+    const areaM2 = areaOf(part, mm, type.lengthMm)
+    if (coat) parts.push({ part, coat, optics: coatOptics(coat), texture: textureOf(coat), share, areaM2 })
   }
   if (!parts.some(p => p.share > 0)) throw new Error(`finish "${id}" has no part that a ${type.words} shows`)
   return { id, lure, name, parts, families: familiesOf(parts), traits: traitsOf(parts), mark, mimics }

@@ -30,6 +30,8 @@ export interface LureType {
   seen: Readonly<Record<Side, number>>
   /** Parts with their share of what the fish sees, and their height in mm as a target. */
   parts: Readonly<Partial<Record<Part, { share: number; mm: number }>>>
+  /** From nose to tail, mm. */
+  lengthMm: number
   /** How lively it flashes: 0 dead steady, 1 wild. */
   action: number
   patterns: PatternSet
@@ -87,6 +89,7 @@ export const LURES = {
     runsM: [0.5, 2],
     depthM: 1,
     seen: level,
+    lengthMm: 55,
     action: 0.8,
     patterns: pick(BODIES, CRANKS),
     parts: {
@@ -107,6 +110,7 @@ export const LURES = {
     runsM: [3, 7],
     depthM: 4,
     seen: level,
+    lengthMm: 70,
     action: 0.75,
     patterns: pick(BODIES, CRANKS),
     parts: {
@@ -127,6 +131,7 @@ export const LURES = {
     runsM: [0.5, 4],
     depthM: 1.5,
     seen: level,
+    lengthMm: 70,
     action: 0.9,
     patterns: pick(BODIES, CRANKS),
     parts: {
@@ -147,6 +152,7 @@ export const LURES = {
     runsM: [0.5, 2.5],
     depthM: 1.2,
     seen: { level: 0.85, below: 0.15, above: 0 },
+    lengthMm: 110,
     action: 0.7,
     patterns: drop(pick(BODIES, CRANKS), 'dark-red-craw olive-craw rust-craw pale-sunfish black-orange'),
     parts: {
@@ -166,6 +172,7 @@ export const LURES = {
     runsM: [0.2, 3],
     depthM: 0.9,
     seen: { level: 0.6, below: 0.4, above: 0 },
+    lengthMm: 80,
     action: 0.95,
     patterns: drop(SKIRTED, 'all-white black-blue-silver bone'),
     parts: {
@@ -185,6 +192,7 @@ export const LURES = {
     runsM: [0.3, 3],
     depthM: 1,
     seen: { level: 0.8, below: 0.2, above: 0 },
+    lengthMm: 85,
     action: 0.8,
     patterns: drop(SKIRTED, 'white-gold copper-brown bone'),
     parts: {
@@ -204,6 +212,7 @@ export const LURES = {
     runsM: [0.1, 1.5],
     depthM: 0.5,
     seen: { level: 0.6, below: 0.4, above: 0 },
+    lengthMm: 85,
     action: 0.4,
     patterns: drop(SKIRTED, 'white-gold all-white black-blue-silver copper-brown chartreuse-blue'),
     parts: { skirt: { share: 0.6, mm: 24 }, trailer: { share: 0.3, mm: 16 }, head: { share: 0.1, mm: 11 } },
@@ -218,6 +227,7 @@ export const LURES = {
     runsM: [0.5, 8],
     depthM: 2,
     seen: lowDown,
+    lengthMm: 70,
     action: 0.25,
     patterns: drop(
       SKIRTED,
@@ -235,6 +245,7 @@ export const LURES = {
     runsM: [0.3, 4],
     depthM: 1.2,
     seen: { level: 0.7, below: 0.1, above: 0.2 },
+    lengthMm: 125,
     action: 0.2,
     patterns: drop(SOFTS, 'orange tan-craw orange-craw yellow'),
     parts: { flank: { share: 0.8, mm: 10 }, tail: { share: 0.2, mm: 8 } },
@@ -249,6 +260,7 @@ export const LURES = {
     runsM: [0.3, 6],
     depthM: 1.8,
     seen: lowDown,
+    lengthMm: 90,
     action: 0.35,
     patterns: drop(SOFTS, 'blue-smoke clear-silver yellow pearl-silver'),
     parts: { flank: { share: 0.7, mm: 16 }, tail: { share: 0.3, mm: 12 } },
@@ -263,6 +275,7 @@ export const LURES = {
     runsM: [0.5, 8],
     depthM: 2,
     seen: lowDown,
+    lengthMm: 180,
     action: 0.25,
     patterns: drop(SOFTS, 'orange tan-craw orange-craw pearl-silver'),
     parts: { flank: { share: 0.78, mm: 9 }, tail: { share: 0.22, mm: 10 } },
@@ -277,6 +290,7 @@ export const LURES = {
     runsM: [1, 8],
     depthM: 3,
     seen: lowDown,
+    lengthMm: 90,
     action: 0.35,
     patterns: drop(SOFTS, 'yellow grass'),
     parts: { flank: { share: 0.7, mm: 15 }, tail: { share: 0.3, mm: 12 } },
@@ -291,6 +305,7 @@ export const LURES = {
     runsM: [0.5, 6],
     depthM: 2,
     seen: { level: 0.7, below: 0.15, above: 0.15 },
+    lengthMm: 75,
     action: 0.4,
     patterns: drop(SOFTS, 'tan-craw orange-craw'),
     parts: { flank: { share: 0.65, mm: 13 }, tail: { share: 0.35, mm: 12 } },
@@ -305,6 +320,7 @@ export const LURES = {
     runsM: [0.3, 8],
     depthM: 1.5,
     seen: { level: 0.65, below: 0.35, above: 0 },
+    lengthMm: 110,
     action: 0.45,
     patterns: pick(
       BODIES,
@@ -329,6 +345,7 @@ export const LURES = {
     runsM: [0, 0.05],
     depthM: 0.03,
     seen: { level: 0.05, below: 0.95, above: 0 },
+    lengthMm: 65,
     action: 0.3,
     patterns: FROGS,
     parts: { belly: { share: 0.7, mm: 22 }, skirt: { share: 0.3, mm: 14 }, back: { share: 0, mm: 20 } },
@@ -343,6 +360,7 @@ export const LURES = {
     runsM: [0, 0.05],
     depthM: 0.03,
     seen: { level: 0.05, below: 0.95, above: 0 },
+    lengthMm: 65,
     action: 0.35,
     patterns: FROGS,
     parts: { belly: { share: 0.7, mm: 22 }, skirt: { share: 0.3, mm: 14 }, back: { share: 0, mm: 20 } },
@@ -357,6 +375,7 @@ export const LURES = {
     runsM: [0, 0.1],
     depthM: 0.05,
     seen: fromBelow,
+    lengthMm: 115,
     action: 0.6,
     patterns: pick(BODIES, TOPS),
     parts: {
@@ -379,6 +398,7 @@ export const LURES = {
     runsM: [0, 0.1],
     depthM: 0.05,
     seen: fromBelow,
+    lengthMm: 70,
     action: 0.5,
     patterns: pick(BODIES, TOPS),
     parts: {
@@ -401,6 +421,7 @@ export const LURES = {
     runsM: [0, 0.1],
     depthM: 0.05,
     seen: fromBelow,
+    lengthMm: 90,
     action: 0.9,
     patterns: pick(
       SKIRTED,
@@ -425,6 +446,7 @@ export const LURES = {
     runsM: [5, 20],
     depthM: 10,
     seen: { level: 0.7, below: 0, above: 0.3 },
+    lengthMm: 65,
     action: 0.85,
     patterns: SPOONS,
     parts: { blade: { share: 0.74, mm: 15 }, back: { share: 0.14, mm: 6 }, trailer: { share: 0.12, mm: 9 } },
@@ -439,6 +461,7 @@ export const LURES = {
     runsM: [0.5, 8],
     depthM: 2,
     seen: { level: 0.6, below: 0.4, above: 0 },
+    lengthMm: 40,
     action: 0.25,
     patterns: CRAPPIES,
     parts: { flank: { share: 0.5, mm: 7 }, tail: { share: 0.32, mm: 7 }, head: { share: 0.18, mm: 5 } },
@@ -453,6 +476,7 @@ export const LURES = {
     runsM: [0.2, 2],
     depthM: 0.8,
     seen: { level: 0.6, below: 0.2, above: 0.2 },
+    lengthMm: 100,
     action: 0.4,
     patterns: pick(BODIES, INSHORE),
     parts: {
@@ -472,6 +496,7 @@ export const LURES = {
     runsM: [0.2, 1.5],
     depthM: 0.6,
     seen: { level: 0.75, below: 0.25, above: 0 },
+    lengthMm: 100,
     action: 0.65,
     patterns: drop(pick(BODIES, INSHORE), 'pearl-chartreuse-tail olive-chartreuse-tail red-gold-tail'),
     parts: { flank: { share: 0.48, mm: 16 }, back: { share: 0.26, mm: 9 }, belly: { share: 0.26, mm: 9 } },
@@ -486,6 +511,7 @@ export const LURES = {
     runsM: [0.2, 2],
     depthM: 0.6,
     seen: { level: 0.6, below: 0.25, above: 0.15 },
+    lengthMm: 70,
     action: 0.9,
     patterns: drop(SPOONS, 'nickel'),
     parts: { blade: { share: 0.8, mm: 18 }, back: { share: 0.12, mm: 7 }, trailer: { share: 0.08, mm: 9 } },

@@ -14,7 +14,7 @@ export const MATERIAL = {
   matte: { words: 'matte', mirror: 0, pass: 0, glint: 0 },
   pearl: { words: 'pearl', mirror: 0.08, pass: 0, glint: 0.12 },
   translucent: { words: 'translucent', mirror: 0, pass: 0.55, glint: 0.02 },
-  metallic: { words: 'metallic', mirror: 0.93, pass: 0, glint: 0.85 },
+  metallic: { words: 'metallic', mirror: 0.97, pass: 0, glint: 0.85 },
   holographic: { words: 'holographic', mirror: 0.55, pass: 0, glint: 1 },
   fluorescent: { words: 'fluorescent', mirror: 0, pass: 0, glint: 0 },
 } as const satisfies Record<string, MaterialOptics>

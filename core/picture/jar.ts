@@ -1,7 +1,7 @@
 import { type Srgb, YBAR, linearFromXyz, srgbFromLinear, XBAR, ZBAR } from '#core/spectrum/colour'
 import { daylightEnergy } from '#core/spectrum/daylight'
 import { dot } from '#core/spectrum/grid'
-import { waterFromReading } from '#core/water/disc'
+import { waterFromReading } from '#core/reading/disc'
 import { TINTS, type TintId } from '#core/water/tints'
 
 /** Shares of a jar's light that come from the paper through the water, and from what is suspended in it. */

@@ -1,66 +1,96 @@
-import type { Eye } from '#core/eye/eye'
+import { type Adaptation, type Eye, adaptation, colourDistance } from '#core/eye/eye'
 import type { Finish } from '#core/lure/finish'
-import { lightField } from '#core/light-field/lightField'
+import type { LightField } from '#core/light-field/lightField'
 import type { Side } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
-import { fadeOver } from '#core/sight/contrast'
-import { lightOfPart } from '#core/sight/look'
+import { behindAt, contrastWeights, fadeOver, lightnessWeights, logCatch, resolved } from '#core/sight/contrast'
+import { lightOfPart, wayOf } from '#core/sight/look'
 import { radianceOf } from '#core/sight/radiance'
 import type { Scene } from '#core/sight/scene'
-import { type Srgb, linearFromXyz, luminanceOfQuanta, srgbFromLinear, xyzOfQuanta } from '#core/spectrum/colour'
+import type { View } from '#core/sight/view'
+import {
+  type Srgb,
+  type Xyz,
+  linearFromXyz,
+  luminanceOfQuanta,
+  srgbFromLinear,
+  xyzOfQuanta,
+} from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
 
 /**
- * Colours to draw with. A diver's picture keeps hue and contrast but opens the pupil: the water itself is shown at a
- * brightness that falls with depth as the square root of its light, so that the picture neither burns out nor goes
- * black.
+ * Colours to draw with. A diver's picture opens the pupil part of the way: water that sends back a tenth of the day's
+ * light is shown brighter than water that sends back a hundredth, but not ten times.
  */
 export type Watcher = 'diver' | 'fish'
 
 /** Display luminance (0-1, linear) of the brightest water, and of the darkest that still shows a hue. */
-const BRIGHTEST = 0.2
-const DARKEST = 0.01
+const BRIGHTEST = 0.22
+const DARKEST = 0.008
 /** Share of the light's strength that shows in the picture, as a power. */
 const PUPIL = 0.38
+/** Share of the day's light that the palest water sends back level, just under the surface. */
+const PALEST = 0.25
+/**
+ * How far a diver gets used to the water's colour, 0 (none) to 1 (all): at three quarters a white lure near by looks
+ * whitish and the water still has its hue.
+ */
+const GETS_USED = 0.75
 
-/** Display luminance of water at a depth beside that just under the surface. */
-function shownLuminance(here: number, atSurface: number): number {
-  return Math.max(DARKEST, BRIGHTEST * Math.min(1, here / Math.max(1e-300, atSurface)) ** PUPIL)
-}
-
-/** Reference depth for "just under the surface", m. */
-const TOP_M = 0.05
-
-/** What the picture is exposed for: a radiance shown at a set brightness, and the daylight that counts as white. */
+/** What the picture is exposed for: a radiance shown at a set brightness, and what the diver is used to. */
 export interface Exposure {
   scale: number
-  white: readonly [number, number, number]
+  /** Factors for the three channels of `SHARPENED`. */
+  used: readonly [number, number, number]
 }
 
-/** Linear RGB by which the day's own light above the water is neutral: the watcher has got used to it. */
-function whiteOf(scene: Scene): readonly [number, number, number] {
-  const light = scene.sky.direct.map((v, i) => v + scene.sky.diffuse[i]!)
-  const y = luminanceOfQuanta(light)
-  const rgb = linearFromXyz(xyzOfQuanta(light))
-  return [rgb[0] / y, rgb[1] / y, rgb[2] / y]
+/** Sharpened cone space in which colours are adapted, and back: CAT02 of CIECAM02 (CIE 159:2004). */
+const SHARPENED = [
+  [0.7328, 0.4296, -0.1624],
+  [-0.7036, 1.6975, 0.0061],
+  [0.003, 0.0136, 0.9834],
+] as const
+const TO_XYZ = [
+  [1.096124, -0.278869, 0.182745],
+  [0.454369, 0.473533, 0.072098],
+  [-0.009628, -0.005698, 1.015326],
+] as const
+/** XYZ of the display's white, D65. */
+const D65: Xyz = [0.9505, 1, 1.089]
+
+const times = (m: readonly (readonly [number, number, number])[], [x, y, z]: Xyz): Xyz => {
+  const row = (r: readonly [number, number, number]) => r[0] * x + r[1] * y + r[2] * z
+  return [row(m[0]!), row(m[1]!), row(m[2]!)]
 }
+/** A light's sharpened catches at a luminance of 1, none quite nought. */
+function tone(light: Spectrum): Xyz {
+  const y = Math.max(1e-300, luminanceOfQuanta(light))
+  const xyz = xyzOfQuanta(light).map(v => v / y) as unknown as Xyz
+  return times(SHARPENED, xyz).map(v => Math.max(1e-4, v)) as unknown as Xyz
+}
+
+/** The day's light that the surface lets in. */
+const letIn = ({ sky }: Scene): Spectrum =>
+  sky.direct.map((v, i) => v + sky.diffuse.overcast[i]! + sky.diffuse.clear[i]!)
 
 /** Exposure at a depth, shared by column, window and strip, so that the water has one colour everywhere. */
-export function exposureAt(scene: Scene, level: Spectrum, top: Spectrum): Exposure {
+function exposureAt(scene: Scene, field: LightField): Exposure {
+  const day = letIn(scene)
   // Night is drawn dim but not black: the eye of the picture adapts over twelve decades only so far.
   const dusk = Math.min(1, Math.max(0.12, (Math.log10(Math.max(1e-4, scene.sky.lux)) + 3) / 7))
-  const y = shownLuminance(luminanceOfQuanta(level), luminanceOfQuanta(top)) * dusk
-  return { scale: y / Math.max(1e-300, luminanceOfQuanta(level)), white: whiteOf(scene) }
+  const level = Math.max(1e-300, luminanceOfQuanta(field.lh.mean))
+  const sentBack = (Math.PI * level) / Math.max(1e-300, luminanceOfQuanta(day))
+  const y = Math.max(DARKEST, BRIGHTEST * Math.min(1, sentBack / PALEST) ** PUPIL) * dusk
+  const [fromDay, fromWater] = [tone(day), tone(field.ed.map((v, i) => v + field.eSide.mean[i]!))]
+  const used = times(SHARPENED, D65).map((v, i) => v / (fromWater[i]! ** GETS_USED * fromDay[i]! ** (1 - GETS_USED)))
+  return { scale: y / level, used: used as unknown as Xyz }
 }
 
 /** A radiance as the diver's display colour under an exposure. */
-export function diverColour(radiance: Spectrum, e: Exposure): Srgb {
-  const rgb = linearFromXyz(xyzOfQuanta(radiance))
-  return srgbFromLinear([
-    (rgb[0] * e.scale) / e.white[0],
-    (rgb[1] * e.scale) / e.white[1],
-    (rgb[2] * e.scale) / e.white[2],
-  ])
+function diverColour(radiance: Spectrum, { scale, used }: Exposure): Srgb {
+  const seen = times(SHARPENED, xyzOfQuanta(radiance))
+  const adapted = seen.map((v, i) => v * used[i]! * scale) as unknown as Xyz
+  return srgbFromLinear(linearFromXyz(times(TO_XYZ, adapted)))
 }
 
 /** Linear grey the fish's adapted background is drawn at in false colour. */
@@ -70,7 +100,7 @@ const FALSE_GREY = 0.16
  * A radiance in the fish's false colour: each cone's catch beside the background's, the long-wave cones drawn red,
  * the others green and blue (with two cones, both). Grey is the water it is adapted to.
  */
-export function fishColour(radiance: Spectrum, background: Spectrum, eye: Eye, colourShare: number): Srgb {
+function fishColour(radiance: Spectrum, background: Spectrum, eye: Eye, colourShare: number): Srgb {
   const rel = eye.cones.map(s => dot(s, radiance) / Math.max(1e-300, dot(s, background)))
   const long = rel[rel.length - 1]!
   const mid = rel.length > 2 ? rel[1]! : rel[0]!
@@ -93,21 +123,22 @@ export interface ColumnStep {
  * surface's.
  */
 export function waterColumn(scene: Scene, depthsM: readonly number[]): ColumnStep[] {
-  const top = lightField(scene.water, scene.sky, TOP_M)
-  const onTop = scene.eye.cones.map(s => dot(s, top.ed))
+  const { usual } = scene.stage
+  const onTop = scene.eye.cones.map(s => dot(s, scene.column.at(TOP_M).ed))
   return depthsM.map(depthM => {
-    const f = depthM <= TOP_M ? top : lightField(scene.water, scene.sky, depthM)
-    const e = exposureAt(scene, f.lh, top.lh)
-    const colour = diverColour(f.lh, e)
+    const f = scene.column.at(Math.max(TOP_M, depthM))
+    const e = exposureAt(scene, f)
     return {
       depthM,
-      colour,
-      luminance: luminanceOfQuanta(f.lh) * e.scale,
+      colour: diverColour(f.lh[usual], e),
+      luminance: luminanceOfQuanta(f.lh[usual]) * e.scale,
       cones: scene.eye.cones.map((s, i) => dot(s, f.ed) / Math.max(1e-300, onTop[i]!)),
       lux: luminanceOfQuanta(f.ed),
     }
   })
 }
+/** "Just under the surface", m. */
+const TOP_M = 0.05
 
 /** Colours of a finish's parts at a distance, and of the water behind them. */
 export interface Seen {
@@ -120,35 +151,80 @@ export interface Seen {
 const EXPOSED: Record<Side, number> = { level: 1, below: 1.6, above: 0.8 }
 
 /** Exposure of a side: for what is seen there, at the display brightness of looking level. */
-function exposureOf(scene: Scene, side: Side): Exposure {
-  const top = lightField(scene.water, scene.sky, TOP_M)
-  const level = exposureAt(scene, scene.field.lh, top.lh)
+function exposureOf(scene: Scene, side: Side, view: View): Exposure {
+  const level = exposureAt(scene, scene.field)
   if (side === 'level') return level
-  const lit = luminanceOfQuanta(scene.stage.views[side].far)
-  const asLevel = (level.scale * luminanceOfQuanta(scene.field.lh)) / Math.max(1e-300, lit)
-  return { white: level.white, scale: asLevel * EXPOSED[side] }
+  const lit = Math.max(1e-300, luminanceOfQuanta(view.water))
+  return { used: level.used, scale: ((level.scale * luminanceOfQuanta(scene.field.lh.mean)) / lit) * EXPOSED[side] }
+}
+
+/** Contrast that a screen just shows to a person. */
+const JUST_SHOWN = 0.03
+
+/**
+ * By how much a difference is drawn stronger or weaker than it is, so that what the eye just sees is just seen on the
+ * screen: a contrast c is drawn as c^β with β = ln 0.03 / ln T, T being the eye's threshold.
+ * @param signal how plainly it shows, 1 at the threshold
+ */
+function drawnAs(signal: number, threshold: number): number {
+  const beta = Math.log(JUST_SHOWN) / Math.log(Math.min(0.5, threshold))
+  return Math.max(1e-6, signal * threshold) ** (beta - 1)
+}
+
+/** A view at one distance, ready to be drawn. */
+interface AtDistance {
+  distanceM: number
+  fade: Spectrum
+  behind: Spectrum
+  weights: Spectrum[]
+  adapted: Adaptation
+  blur2: number
+}
+
+function viewAt(view: View, distanceM: number): AtDistance {
+  const fade = new Float64Array(BANDS)
+  const behind = new Float64Array(BANDS)
+  fadeOver(fade, view.beam, distanceM)
+  behindAt(behind, view, fade, distanceM)
+  const adapted = adaptation(luminanceOfQuanta(behind))
+  const weights = view.eye.cones.map(cone => {
+    const w = new Float64Array(BANDS)
+    contrastWeights(cone, behind, fade, w)
+    return w
+  })
+  const light = new Float64Array(BANDS)
+  lightnessWeights(view, adapted.cones, behind, fade, light)
+  weights.push(light)
+  return { distanceM, fade, behind, weights, adapted, blur2: (distanceM * view.eye.acuityRad * adapted.coarser) ** 2 }
 }
 
 /** The painter of one scene from one side for one watcher: colours at any distance. */
 export function painter(scene: Scene, side: Side, watcher: Watcher): (finish: Finish, distanceM: number) => Seen {
-  const { stage, eye } = scene
-  const view = stage.views[side]
-  const exposure = exposureOf(scene, side)
-  const fade = new Float64Array(BANDS)
-  const behind = new Float64Array(BANDS)
-  const radiance = new Float64Array(BANDS)
-  const colour = (s: Spectrum) =>
-    watcher === 'diver' ? diverColour(s, exposure) : fishColour(s, view.far, eye, view.seen.colourShare)
+  const way = wayOf(scene.stage, side)
+  const { view } = way
+  const exposure = exposureOf(scene, side, view)
+  const delta = new Float64Array(BANDS)
+  let at: AtDistance | null = null
   return (finish, distanceM) => {
-    fadeOver(fade, view, distanceM)
-    for (let i = 0; i < BANDS; i++) behind[i] = view.far[i]! + (view.near[i]! - view.far[i]!) * fade[i]!
+    if (at?.distanceM !== distanceM) at = viewAt(view, distanceM)
+    const { fade, behind, weights, adapted, blur2 } = at
+    const colour = (s: Spectrum) =>
+      watcher === 'diver' ? diverColour(s, exposure) : fishColour(s, behind, scene.eye, adapted.colourShare)
     const out: Seen = { distanceM, water: colour(behind), parts: {} }
     for (const p of finish.parts) {
-      radianceOf(radiance, p.optics, lightOfPart(stage, side, p.part), view.near)
-      for (let i = 0; i < BANDS; i++) {
-        radiance[i] = Math.max(0, behind[i]! + (radiance[i]! - view.near[i]!) * fade[i]!)
-      }
-      out.parts[p.part] = colour(radiance)
+      const light = lightOfPart(way, p.part)
+      radianceOf(delta, p.optics, light, view.near)
+      for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+      // Small parts fade before the rest, as the eye loses them.
+      const kept = resolved(p.areaM2 * Math.max(0.1, light.shows), blur2)
+      const contrasts = weights.map(w => dot(w, delta))
+      const cones = contrasts.slice(0, -1)
+      const signal = Math.max(
+        Math.abs(contrasts.at(-1)!) / adapted.light,
+        colourDistance(cones.map(logCatch), cones.length, adapted.colour),
+      )
+      const drawn = kept * drawnAs(signal * kept, adapted.light)
+      out.parts[p.part] = colour(delta.map((d, i) => Math.max(0, behind[i]! + d * fade[i]! * drawn)))
     }
     return out
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { PHASES, inferPhase } from '#core/season/phase'
+import { PHASES, inferPhase, usualTemperatureC } from '#core/season/phase'
 import { CLUES, type Clue, preyOdds, shareOf } from '#core/prey/odds'
 
 const bass = 'largemouth-bass' as const
@@ -64,5 +64,19 @@ describe('prey odds', () => {
   })
   it('take the angler at his word', () => {
     expect(preyOdds({ ...base, given: [{ kind: 'shad', share: 1 }] }).shares).toEqual([{ kind: 'shad', share: 1 }])
+  })
+})
+
+describe('the usual temperature', () => {
+  it.each([
+    [215, 34, 28.6],
+    [32, 34, 5.6],
+    [215, 48, 24.8],
+    [215, 0, 31.5],
+    [32, 60, 1],
+    // Half a year round in the southern hemisphere.
+    [33, -34, 28.6],
+  ])('on day %d at %d° is %d °C', (day, latitude, celsius) => {
+    expect(usualTemperatureC(day, latitude)).toBeCloseTo(celsius, 0)
   })
 })

@@ -1,6 +1,7 @@
 import type { SchoolId } from '#core/words/schools'
 import type { Family } from '#core/paintwork/families'
 import type { Traits } from '#core/lure/finish'
+import type { Heading } from '#core/light-field/lightField'
 import type { Side } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
 import type { AdvisoryKind } from '#core/rules/advisories'
@@ -34,6 +35,8 @@ export interface Ranked {
   finish: FinishOut
   score: number
   sightingRangeM: BySide
+  /** The level range to a fish that looks towards the sun, across it and away from it. */
+  levelRangeM: Record<Heading, number>
   colourRangeM: BySide
   flash: number
   naturalness: number
@@ -93,6 +96,8 @@ export interface Answer {
   rotation: RodOut[]
   lookAlikes: string[][]
   disagreements: Disagreement[]
+  /** Where the way the fish looks decides between two of the best; null where it does not. */
+  turning: Said | null
   colourMatters: Said & { level: (typeof COLOUR_MATTERS)[number] }
   assumed: Assumed[]
   advisories: Advisory[]

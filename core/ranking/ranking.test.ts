@@ -163,13 +163,13 @@ describe('how picks move', () => {
      * Once the sun is plainly out nothing more is to be gained; what the rest of the ranking does then stays this
      * small.
      */
-    const RIPPLE = 0.02
+    const RIPPLE = 0.03
     it.each([
       ['cloud thins', steps(1, 0).map(cloud => ({ cloud }))],
       ['the sun climbs', steps(5, 70).map(sunElevationDeg => ({ sunElevationDeg }))],
     ])('gains as %s, and keeps what it gained', (_, lights) => {
       const leads = lights.map(lead)
-      expect(leads.at(-1)! - leads[0]!).toBeGreaterThan(0.35)
+      expect(leads.at(-1)! - leads[0]!).toBeGreaterThan(0.3)
       let most = -Infinity
       for (const l of leads) {
         expect(l).toBeGreaterThan(most - RIPPLE)

@@ -13,12 +13,13 @@ import { type Judge, type Judged, prepareJudge, reasonsOf, round } from '#core/r
 import { rotationOf } from '#core/ranking/rotation'
 import { MEASURES, type Measure, type Moment, spreadOf } from '#core/schools/school'
 import { lookAlikeGroups } from '#core/sight/likeness'
+import { turningOf } from '#core/ranking/turning'
 import { type Measured, type PreyLook, measure, preyLooks } from '#core/sight/measure'
 import { buildScene } from '#core/sight/scene'
 import { said } from '#core/words/sentence'
 
 /** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
-export const ENGINE_VERSION = '2026.11.1'
+export const ENGINE_VERSION = '2026.11.2'
 
 /** A ranking with its working still attached, for the screen. */
 export interface Worked {
@@ -61,6 +62,11 @@ export function rankedOut({ ranked, judge, moment }: Worked, index: number): Ran
     finish: finishOut(j.finish),
     score: round(j.score),
     sightingRangeM: sides(j, 'sightM'),
+    levelRangeM: {
+      toward: round(j.sight.headings.toward.sightM),
+      across: round(j.sight.headings.across.sightM),
+      away: round(j.sight.headings.away.sightM),
+    },
     colourRangeM: sides(j, 'colourM'),
     flash: round(j.flash),
     naturalness: round(j.natural),
@@ -75,10 +81,12 @@ export function rankedOut({ ranked, judge, moment }: Worked, index: number): Ran
 export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answer, 'version' | 'ranked'> {
   const alike = lookAlikeGroups(ranked)
   const { units, assumed } = moment.conditions
+  const turning = turningOf(ranked, moment)
   return {
     rotation: rotationOf(ranked, moment),
     lookAlikes: alike.map(g => g.map(m => m.finish.id)),
     disagreements: disagreementsOf(ranked, moment),
+    turning: turning && said(turning, units),
     colourMatters: colourMattersOf(ranked.length, alike, moment),
     assumed: assumed.map(({ path, value, because }) => {
       const { text, ...sentence } = said(because, units)

@@ -15,6 +15,8 @@ export interface NumberField extends About {
   /** Said after a number: " m", " °C", "°", or nothing. */
   unit: string
   whole?: boolean
+  /** Another field, by its path from this one's group, that it may not exceed where that is given; what to say then. */
+  notOver?: { field: string; otherwise: string }
 }
 export interface WordField<W extends string = string> extends About {
   kind: 'word'
@@ -59,7 +61,7 @@ type GroupOf<G> = { [K in keyof G as G[K] extends { required: true } ? K : never
   [K in keyof G as G[K] extends { required: true } ? never : K]?: ValueOf<G[K]>
 }
 
-export const number = (range: readonly [number, number], unit: string, about: About) =>
+export const number = (range: readonly [number, number], unit: string, about: About & Pick<NumberField, 'notOver'>) =>
   ({ kind: 'number', range, unit, ...about }) as const satisfies NumberField
 export const whole = (range: readonly [number, number], about: About) =>
   ({ kind: 'number', range, unit: '', whole: true, ...about }) as const satisfies NumberField

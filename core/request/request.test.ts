@@ -21,9 +21,19 @@ const FULL: Request = {
     trend: 'rising',
     salinity: 'fresh',
     pressure: 'high',
+    depthM: 6,
     prey: ['shad'],
   },
-  light: { sky: 'clear', cloud: 0.2, sunElevationDeg: -20, wind: 'chop', canopy: 'mat', moon: 0.4, lamps: true },
+  light: {
+    sky: 'clear',
+    cloud: 0.2,
+    sunElevationDeg: -20,
+    wind: 'chop',
+    canopy: 'mat',
+    facing: 'across',
+    moon: 0.4,
+    lamps: true,
+  },
   season: 'autumn',
   forage: [{ kind: 'shad', share: 1 }],
   depthM: 3,
@@ -42,6 +52,7 @@ describe('gaps of a request', () => {
     expect(assumed(LEAST)).toEqual([
       'season',
       'forage',
+      'water.depthM',
       'depthM',
       'species',
       'water.salinity',
@@ -49,6 +60,7 @@ describe('gaps of a request', () => {
       'water.temperatureC',
       'light.wind',
       'light.canopy',
+      'light.facing',
       'background',
       'fishM',
     ])
@@ -64,6 +76,8 @@ describe('gaps of a request', () => {
       lamps: false,
       phase: 'summer',
       depthM: 1.2,
+      waterM: null,
+      facing: 'any',
       background: 'open',
       fishM: 0.5,
       fishedThrough: [],
@@ -169,5 +183,13 @@ describe('the fields of a request', () => {
     walk(REQUEST)
     expect(names.length).toBeGreaterThan(30)
     for (const name of names) expect(name).toMatch(/^[A-Z][a-z' ]+$/)
+  })
+})
+
+describe('the depth of the water', () => {
+  it('lifts a lure of usual depth off the bottom', () => {
+    const deep: Request = { ...LEAST, lure: 'deep-crankbait' }
+    expect(resolve(deep).depthM).toBe(4)
+    expect(resolve({ ...deep, water: { ...deep.water, depthM: 2 } }).depthM).toBeCloseTo(1.7, 9)
   })
 })

@@ -6,6 +6,7 @@ import { CLUES, type Clue } from '#core/prey/odds'
 import { type ValueOf, flag, group, list, number, required, time, whole, word } from '#core/request/field'
 import { PHASES } from '#core/season/phase'
 import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
+import { SUN_FACINGS } from '#core/sight/scene'
 import { CANOPIES, type Canopy, SKIES, type SkyKind, WINDS, type Wind } from '#core/sky/weather'
 import { UNIT_SYSTEMS } from '#core/units'
 import { TINTS, type TintId } from '#core/water/tints'
@@ -40,6 +41,10 @@ export const REQUEST = group(
           }),
           salinity: word(['fresh', 'brackish', 'salt'], { name: 'Salinity', about: 'fresh when absent' }),
           pressure: word(['low', 'normal', 'high'], { name: 'Fishing pressure', about: 'normal when absent' }),
+          depthM: number([0.2, 100], ' m', {
+            name: 'The depth of the water',
+            about: 'metres where the lure is fished; deep when absent',
+          }),
           prey: list(word(FORAGE_KINDS, { name: 'The prey list' }), FORAGE_KINDS.length, {
             name: 'The prey list',
             about: 'prey known to live in this water; others are left out of the odds',
@@ -64,6 +69,10 @@ export const REQUEST = group(
           ),
           wind: word(keys<Wind>(WINDS), { name: 'The wind', about: 'calm when absent' }),
           canopy: word(keys<Canopy>(CANOPIES), { name: 'The canopy', about: 'open when absent' }),
+          facing: word(SUN_FACINGS, {
+            name: 'Where the sun is',
+            about: 'of the angler: any when absent; sun-in-face means that a following fish looks away from the sun',
+          }),
           moon: number(SHARE, '', { name: 'The moon', about: 'lit share, night only' }),
           lamps: flag({ name: 'Lamps', about: 'night only' }),
         },
@@ -88,7 +97,15 @@ export const REQUEST = group(
       'kind',
     ),
     clues: list(word(keys<Clue>(CLUES), { name: 'The clues' }), keys(CLUES).length, { name: 'The clues' }),
-    depthM: number([0, 60], ' m', { name: 'Running depth', about: 'running depth, metres; by lure when absent' }),
+    depthM: number([0, 60], ' m', {
+      name: 'Running depth',
+      about: 'running depth, metres; by lure when absent',
+      notOver: {
+        field: 'water.depthM',
+        otherwise:
+          'The lure cannot run deeper than the water is. Raise the running depth, or correct the depth of the water.',
+      },
+    }),
     background: word(keys<BackgroundId>(BACKGROUNDS), { name: 'The background', about: 'open when absent' }),
     fishM: number([0.1, 30], ' m', { name: "The fish's distance", about: 'how far off the fish is, metres' }),
     fishedThrough: list(word(FAMILIES, { name: 'The colours already shown' }), FAMILIES.length, {

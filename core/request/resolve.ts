@@ -5,7 +5,7 @@ import type { Pressure, Request, Salinity } from '#core/request/request'
 import { type Phase, type Season, inferPhase } from '#core/season/phase'
 import { type PreyOdds, preyOdds } from '#core/prey/odds'
 import type { BackgroundId } from '#core/sight/backgrounds'
-import { type SceneInput, usualFishM } from '#core/sight/scene'
+import { type SceneInput, type SunFacing, usualFishM } from '#core/sight/scene'
 import { type Canopy, SKIES, type SkyKind, type Wind } from '#core/sky/weather'
 import { type PlaceTime, moonElevationDeg, moonFraction, sunElevationDeg } from '#core/sky/sun'
 import type { UnitSystem } from '#core/units'
@@ -40,6 +40,9 @@ export interface Conditions {
   phase: Phase
   prey: PreyOdds
   depthM: number
+  /** null where it was not given: the water counts as deep. */
+  waterM: number | null
+  facing: SunFacing
   background: BackgroundId
   fishM: number
   fishedThrough: readonly Family[]
@@ -54,10 +57,18 @@ export interface Conditions {
 const USUAL_MOON = { fraction: 0.5, elevationDeg: 40 }
 /** Below this height of the sun the moon and lamps have a say in the light, degrees. */
 const MOON_COUNTS_DEG = 0
+/** A lure whose usual depth is too deep for the water runs at this share of it. */
+const OFF_BOTTOM = 0.85
 /** A share of the food smaller than this is not worth naming. */
 const NAMED_SHARE = 0.05
 const USUAL_LIMIT = 10
 const DAY_MS = 86_400_000
+
+/** Where a lure runs when nothing is said: its usual depth, or off the bottom of water too shallow for that, m. */
+export function usualDepthM(lure: LureId, waterM: number | null): number {
+  const usual = lureType(lure).depthM
+  return waterM === null ? usual : Math.min(usual, OFF_BOTTOM * waterM)
+}
 
 interface Moment {
   at: PlaceTime
@@ -92,7 +103,6 @@ const seasonOf = (r: Request, speciesId: SpeciesId, moment: Moment | null): Seas
 
 /** Fill the gaps of a request by the contract's defaults and by inference, saying what was assumed. */
 export function resolve(r: Request): Conditions {
-  const lure = lureType(r.lure)
   const assumed: Assumption[] = []
   /** What was given, or what is taken in its place and why. */
   const given = <T>(path: string, value: T | undefined, usual: T, because: Sentence): T => {
@@ -133,7 +143,9 @@ export function resolve(r: Request): Conditions {
       because: { code: 'assumed.eye', params: { species: speciesId } },
     })
   }
-  const depthM = given('depthM', r.depthM, lure.depthM, { code: 'assumed.depth', params: { lure: r.lure } })
+  const waterM = given<number | null>('water.depthM', r.water.depthM, null, plainly('assumed.water-depth'))
+  const usualM = usualDepthM(r.lure, waterM)
+  const depthM = given('depthM', r.depthM, usualM, { code: 'assumed.depth', params: { lure: r.lure } })
   given('species', r.species, speciesId, { code: 'assumed.species', params: { species: speciesId } })
   given('water.salinity', r.water.salinity, salinity, plainly('assumed.salinity'))
   const pressure = given('water.pressure', r.water.pressure, 'normal', plainly('assumed.pressure'))
@@ -145,6 +157,7 @@ export function resolve(r: Request): Conditions {
   )
   const wind = given('light.wind', r.light.wind, 'calm', plainly('assumed.wind'))
   const canopy = given('light.canopy', r.light.canopy, 'open', plainly('assumed.canopy'))
+  const facing = given('light.facing', r.light.facing, 'any', plainly('assumed.facing'))
   // What lies behind a bottom lure is only the bottom if we know which; open water is the contract's default.
   const background = given('background', r.background, 'open', plainly('assumed.background'))
   const fishM = given('fishM', r.fishM, usualFishM(r.water.visibilityM), plainly('assumed.fish'))
@@ -175,6 +188,8 @@ export function resolve(r: Request): Conditions {
     phase,
     prey,
     depthM,
+    waterM,
+    facing,
     background,
     fishM,
     fishedThrough: r.fishedThrough ?? [],
@@ -199,6 +214,8 @@ export function resolve(r: Request): Conditions {
         lamps,
       },
       depthM,
+      waterM,
+      facing,
       background,
       fishM,
     },

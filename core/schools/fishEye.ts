@@ -1,4 +1,5 @@
 import { type Point, type School, standing } from '#core/schools/school'
+import { colourShareOf } from '#core/sight/scene'
 import { plainly } from '#core/words/sentence'
 
 /** Colour that reads from less far than this is not told at all, m. */
@@ -8,7 +9,7 @@ const NO_COLOUR_M = 0.05
 export const fishEye: School = {
   id: 'fish-eye',
   judge(m, moment) {
-    const share = moment.scene.stage.views.level.seen.colourShare
+    const share = colourShareOf(moment.scene)
     const { sightM, colourM } = m
     const points: Point[] = [
       {

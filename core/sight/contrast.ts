@@ -1,60 +1,70 @@
+import { type Adaptation, adaptation } from '#core/eye/eye'
 import type { View } from '#core/sight/view'
+import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
 
-/** A line of sight through water: what is behind the lure, the water far off, and the loss of contrast per metre. */
-export interface Sightline {
-  near: Spectrum
-  far: Spectrum
-  loss: Spectrum
-}
-
-/** Share of a difference in radiance that is left after so many metres, per band. */
-export function fadeOver(out: Spectrum, { loss }: Sightline, rangeM: number): void {
-  for (let i = 0; i < BANDS; i++) out[i] = Math.exp(-loss[i]! * rangeM)
+/** Share of a difference in radiance that is left after so many metres, per band: exp(-c r). */
+export function fadeOver(out: Spectrum, beam: Spectrum, rangeM: number): void {
+  for (let i = 0; i < BANDS; i++) out[i] = Math.exp(-beam[i]! * rangeM)
 }
 
 /**
- * Weights with which a difference in radiance at the lure becomes Weber contrast in one receptor over a distance
- * (Duntley 1963: the difference fades with the water in between, the background with it): s·fade / ∫ s·behind. This
- * is the one place where contrast is worked out; what looks, lines and curves see is the dot product of these with
- * their difference.
+ * Radiance behind the lure as it reaches an eye so far off: the water where the eye is, and what is left over the
+ * distance of what stands behind the lure (Duntley 1963).
  * @param fade what is left over the distance, from `fadeOver`
+ */
+export function behindAt(out: Spectrum, view: View, fade: Spectrum, rangeM: number): void {
+  view.waterAt(rangeM, out)
+  for (let i = 0; i < BANDS; i++) out[i] = Math.max(1e-300, out[i]! + (view.near[i]! - view.water[i]!) * fade[i]!)
+}
+
+/**
+ * Weights with which a difference in radiance at the lure becomes Weber contrast in one receptor over a distance:
+ * s·fade / ∫ s·behind. This is the one place where contrast is worked out; what looks, lines and curves see is the dot
+ * product of these with their difference.
  * @param out written to, one weight a band from `at` on
  */
-export function contrastWeights(
-  receptor: Spectrum,
-  { near, far }: Sightline,
+export function contrastWeights(receptor: Spectrum, behind: Spectrum, fade: Spectrum, out: Float64Array, at = 0): void {
+  const scale = Math.max(1e-300, dot(receptor, behind))
+  for (let i = 0; i < BANDS; i++) out[at + i] = (receptor[i]! * fade[i]!) / scale
+}
+
+const rods = new Float64Array(BANDS)
+/**
+ * The same for lightness: what the twin cones and the rods make of it, in the shares the light leaves them.
+ */
+export function lightnessWeights(
+  view: View,
+  cones: number,
+  behind: Spectrum,
   fade: Spectrum,
   out: Float64Array,
   at = 0,
 ): void {
-  let behind = 0
-  for (let i = 0; i < BANDS; i++) behind += receptor[i]! * (far[i]! + (near[i]! - far[i]!) * fade[i]!)
-  const scale = Math.max(1e-300, behind)
-  for (let i = 0; i < BANDS; i++) out[at + i] = (receptor[i]! * fade[i]!) / scale
+  const { eye } = view
+  contrastWeights(eye.cones[eye.cones.length - 1]!, behind, fade, out, at)
+  if (cones === 1) return
+  contrastWeights(eye.rod, behind, fade, rods)
+  for (let i = 0; i < BANDS; i++) out[at + i] = cones * out[at + i]! + (1 - cones) * rods[i]!
 }
 
-/** The receptor that carries lightness in a view: the twin cones by day, the rods where they see better. */
-export const lightnessReceptor = (view: View): Spectrum =>
-  view.seen.cone <= view.seen.rod ? view.eye.cones[view.eye.cones.length - 1]! : view.eye.rod
+/** A lightness contrast, and what the eye can do in the light it is seen in. */
+export interface Lightness {
+  contrast: number
+  adapted: Adaptation
+}
 
-/** Smallest lightness contrast seen in a view (Weber). */
-export const lightnessThreshold = (view: View): number => Math.min(view.seen.cone, view.seen.rod)
-
-/** Buffers of one measurement of lightness contrast. */
-const buffers = () => ({ fade: new Float64Array(BANDS), weights: new Float64Array(BANDS) })
-
-/**
- * A measure of lightness contrast in one view: Weber, negative is darker, of a difference in radiance over a distance
- * in m.
- */
-export function lightnessMeter(view: View): (delta: Spectrum, rangeM: number) => number {
-  const receptor = lightnessReceptor(view)
-  const { fade, weights } = buffers()
+/** Lightness contrast in one view: Weber, negative is darker, of a difference in radiance over a distance in m. */
+export function lightnessMeter(view: View): (delta: Spectrum, rangeM: number) => Lightness {
+  const fade = new Float64Array(BANDS)
+  const behind = new Float64Array(BANDS)
+  const weights = new Float64Array(BANDS)
   return (delta, rangeM) => {
-    fadeOver(fade, view, rangeM)
-    contrastWeights(receptor, view, fade, weights)
-    return dot(weights, delta)
+    fadeOver(fade, view.beam, rangeM)
+    behindAt(behind, view, fade, rangeM)
+    const adapted = adaptation(luminanceOfQuanta(behind))
+    lightnessWeights(view, adapted.cones, behind, fade, weights)
+    return { contrast: dot(weights, delta), adapted }
   }
 }
 
@@ -64,5 +74,5 @@ const DARK_LIGHT = 0.05
 /** Logarithm of a receptor's catch over the background's, dark light included, from its contrast. */
 export const logCatch = (contrast: number) => Math.log((Math.max(0, 1 + contrast) + DARK_LIGHT) / (1 + DARK_LIGHT))
 
-/** Share of its contrast a target of squared height `size2` (m²) keeps where the eye's blur is `blur2` (m²). */
-export const resolved = (size2: number, blur2: number) => size2 / (size2 + blur2)
+/** Share of its contrast a target of an area (m²) keeps where the eye's blur covers `blur2` (m²). */
+export const resolved = (areaM2: number, blur2: number) => areaM2 / (areaM2 + blur2)

@@ -1,36 +1,44 @@
 import type { Finish } from '#core/lure/finish'
 import type { Side } from '#core/lure/types'
-import { lightnessMeter, lightnessThreshold, resolved } from '#core/sight/contrast'
-import { lightOfPart } from '#core/sight/look'
+import { lightnessMeter, resolved } from '#core/sight/contrast'
+import { lightOfPart, wayOf } from '#core/sight/look'
 import { radianceOf } from '#core/sight/radiance'
 import type { Scene } from '#core/sight/scene'
 import { BANDS } from '#core/spectrum/grid'
 
 /**
  * Lightness contrast of a finish against the water over distance: the strongest part's (Weber, negative is darker),
- * and the threshold.
+ * and the threshold, which may change with the distance where the fish is deeper or shallower than the lure.
  */
 export interface ContrastCurve {
   rangesM: number[]
   contrast: number[]
-  threshold: number
+  threshold: number[]
 }
 
 export function contrastCurve(scene: Scene, side: Side, finish: Finish, rangesM: readonly number[]): ContrastCurve {
-  const view = scene.stage.views[side]
+  const way = wayOf(scene.stage, side)
+  const { view } = way
   const measure = lightnessMeter(view)
   const parts = finish.parts
-    .filter(p => p.share > 0 && lightOfPart(scene.stage, side, p.part).shows > 0)
+    .filter(p => p.share > 0 && lightOfPart(way, p.part).shows > 0)
     .map(p => {
       const delta = new Float64Array(BANDS)
-      radianceOf(delta, p.optics, lightOfPart(scene.stage, side, p.part), view.near)
+      radianceOf(delta, p.optics, lightOfPart(way, p.part), view.near)
       for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
-      return { delta, size2: (p.mm / 1000) ** 2 }
+      return { delta, areaM2: p.areaM2 * lightOfPart(way, p.part).shows }
     })
-  const contrast = rangesM.map(r => {
-    const blur2 = (r * scene.eye.acuityRad) ** 2
-    const each = parts.map(({ delta, size2 }) => measure(delta, r) * resolved(size2, blur2))
-    return each.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0)
+  const seen = rangesM.map(r => {
+    const each = parts.map(({ delta, areaM2 }) => {
+      const { contrast, adapted } = measure(delta, r)
+      const blur2 = (r * scene.eye.acuityRad * adapted.coarser) ** 2
+      return { contrast: contrast * resolved(areaM2, blur2), threshold: adapted.light }
+    })
+    return each.reduce((a, b) => (Math.abs(b.contrast) > Math.abs(a.contrast) ? b : a))
   })
-  return { rangesM: [...rangesM], contrast, threshold: lightnessThreshold(view) }
+  return {
+    rangesM: [...rangesM],
+    contrast: seen.map(s => s.contrast),
+    threshold: seen.map(s => s.threshold),
+  }
 }

@@ -25,10 +25,10 @@ describe('flash', () => {
     expect(dying([0, 0.25, 0.5, 0.75, 1].map(cloud => flash('silver', {}, { cloud })))).toBe(true)
   })
   it.each([
-    [0.1, 0.789],
-    [0.5, 0.517],
-    [1, 0.187],
-    [2, 0.0143],
+    [0.1, 0.608],
+    [0.5, 0.418],
+    [1, 0.23],
+    [2, 0.0714],
   ])('of chrome at %d m is %d of the scale', (depthM, value) => {
     expect(flash('silver', { depthM })).toBeCloseTo(value, 2)
   })
@@ -41,6 +41,14 @@ describe('flash', () => {
     expect(pearl!).toBeLessThan(0.3 * metal!)
     expect(flake!).toBeLessThan(metal!)
     expect(prism! / metal!).toBeGreaterThan(0.7)
+  })
+  it('is brightest with the sun at the fish’s back, and not quite dead under cloud', () => {
+    const [away, across, toward] = (['sun-in-face', 'across', 'sun-at-back'] as const).map(facing =>
+      flash('silver', { facing }),
+    )
+    expect(away!).toBeGreaterThan(1.1 * across!)
+    expect(across!).toBeGreaterThan(1.1 * toward!)
+    expect(flash('silver', {}, { cloud: 1 })).toBeGreaterThan(0.005)
   })
   it('is livelier on a lively lure', () => {
     const of = (lure: SceneInput['lure']) => seen('silver', { ...SPOON, lure }).flash

@@ -1,5 +1,6 @@
 import { coatOptics, parseCoat } from '#core/paintwork/coat'
-import { lightnessMeter, lightnessThreshold } from '#core/sight/contrast'
+import { lightnessMeter } from '#core/sight/contrast'
+import { wayOf } from '#core/sight/look'
 import { radianceOf } from '#core/sight/radiance'
 import type { Scene } from '#core/sight/scene'
 import { RANGE_STEPS } from '#core/sight/view'
@@ -33,19 +34,19 @@ const STEPS = 40
  */
 export function lineSightM(scene: Scene, id: LineId): number {
   const { coat, mm } = LINES[id]
-  const view = scene.stage.views.level
-  const threshold = lightnessThreshold(view)
+  const { view } = wayOf(scene.stage, 'level')
   const measure = lightnessMeter(view)
   const delta = new Float64Array(BANDS)
   // No line is a mirror: what it might show of one does not matter.
-  radianceOf(delta, coatOptics(parseCoat(coat)), { irradiance: scene.field.eSide, image: view.near }, view.near)
+  radianceOf(delta, coatOptics(parseCoat(coat)), { irradiance: scene.field.eSide.mean, image: view.near }, view.near)
   for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
   const width = mm / 1000
   const farthestM = view.rangesM[RANGE_STEPS - 1]!
   for (let k = STEPS; k >= 0; k--) {
     const r = NEAR_M * (farthestM / NEAR_M) ** (k / STEPS)
-    const kept = width / (width + r * scene.eye.acuityRad)
-    if (Math.abs(measure(delta, r)) * kept >= threshold) return r
+    const { contrast, adapted } = measure(delta, r)
+    const kept = width / (width + r * scene.eye.acuityRad * adapted.coarser)
+    if (Math.abs(contrast) * kept >= adapted.light) return r
   }
   return NEAR_M
 }

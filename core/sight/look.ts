@@ -1,16 +1,16 @@
-import type { LightField } from '#core/light-field/lightField'
+import { HEADINGS, type Heading, type LightField } from '#core/light-field/lightField'
 import type { Finish, FinishPart } from '#core/lure/finish'
-import { type LureId, SIDES, type Side } from '#core/lure/types'
+import type { LureId, Side } from '#core/lure/types'
 import type { Coat } from '#core/paintwork/coat'
 import type { Part } from '#core/paintwork/parts'
-import { lightnessThreshold, resolved } from '#core/sight/contrast'
+import { resolved } from '#core/sight/contrast'
 import { type PartLight, partLights, radianceOf } from '#core/sight/radiance'
 import { Rangefinder } from '#core/sight/range'
-import { BITE_ROW, FISH_ROW, type View } from '#core/sight/view'
+import { BITE_ROW, FISH_ROW, NEAREST_M, type View, type Way } from '#core/sight/view'
 import { BANDS } from '#core/spectrum/grid'
 
-/** What one side of a finish does to the eye. */
-export interface SideSight {
+/** What a finish does to the eye when it is looked at one way. */
+export interface WaySight {
   /** First distance at which anything shows, m. */
   sightM: number
   /** Distance within which colour as such can be told, m; 0 where it never can. */
@@ -25,15 +25,18 @@ export interface SideSight {
   internalJnd: number
   /** Mean colour distance from the background at the fish, in just-noticeable differences. */
   colourJnd: number
+}
+
+/** What one side of a finish does to the eye. */
+export interface SideSight extends WaySight {
   /** Position in the eye's space at the fish and at biting distance, axes in just-noticeable differences. */
   fish: number[]
   bite: number[]
 }
 
-export type Sight = Record<Side, SideSight>
+/** From each side; level is the mean over the ways a fish may look there, which `headings` has one by one. */
+export type Sight = Record<Side, SideSight> & { headings: Record<Heading, WaySight> }
 
-/** No lure is invisible in the fish's own mouth: the least range reported, m. */
-const LEAST_RANGE_M = 0.02
 /** Lightness is compressed for things brighter than the background, straight for darker ones. */
 const LIGHTNESS_BASE = 0.3
 /** Typical size of a speck of flake or a stripe's edge, m. */
@@ -42,10 +45,10 @@ const SPECK_M = 0.0009
 const EDGE_SHARE = 0.08
 
 /** What one coat on one part looks like from one side; the same for every finish that wears it there. */
-type PartLook = Pick<SideSight, 'sightM' | 'colourM' | 'contrastFish' | 'contrastBite' | 'fish' | 'bite'>
+type PartLook = Omit<SideSight, 'internalJnd'>
 
-/** A side of the stage: the view, the light on each part, and the looks of the coats already seen there. */
-interface StageSide {
+/** One way of looking on the stage: the view, the light on each part, and the looks of the coats already seen there. */
+interface StageWay {
   view: View
   finder: Rangefinder
   lights: Partial<Record<Part, PartLight>>
@@ -54,106 +57,138 @@ interface StageSide {
 
 /** All that the finishes of one lure type share in a scene. */
 export interface Stage {
-  views: Record<Side, View>
-  sides: Record<Side, StageSide>
+  /** Without a beam in the light all headings look alike, and are one and the same. */
+  ways: Record<Way, StageWay>
+  /** How often the fish looks each way when it looks level; they sum to 1. */
+  headings: Readonly<Record<Heading, number>>
+  /** The way it looks most when it looks level. */
+  usual: Heading
 }
 
-export function prepareStage(lure: LureId, field: LightField, views: Record<Side, View>, acuityRad: number): Stage {
-  const side = (s: Side): StageSide => ({
-    view: views[s],
-    finder: new Rangefinder(views[s], acuityRad),
-    lights: partLights(lure, field, views[s]),
-    looks: {},
-  })
-  return { views, sides: Object.fromEntries(SIDES.map(s => [s, side(s)])) as Record<Side, StageSide> }
+export function prepareStage(
+  lure: LureId,
+  field: LightField,
+  views: Record<Way, View>,
+  headings: Readonly<Record<Heading, number>>,
+): Stage {
+  const made = new Map<View, StageWay>()
+  const way = (w: Way): StageWay => {
+    const view = views[w]
+    let stage = made.get(view)
+    if (!stage) {
+      stage = { view, finder: new Rangefinder(view), lights: partLights(lure, field, view), looks: {} }
+      made.set(view, stage)
+    }
+    return stage
+  }
+  const usual = HEADINGS.reduce((most, h) => (headings[h] > headings[most] ? h : most), 'across' as Heading)
+  return {
+    ways: {
+      toward: way('toward'),
+      across: way('across'),
+      away: way('away'),
+      below: way('below'),
+      above: way('above'),
+    },
+    headings,
+    usual,
+  }
 }
 
-/** The light on a part of the lure as one side sees it. */
-export const lightOfPart = (stage: Stage, side: Side, part: Part): PartLight => stage.sides[side].lights[part]!
+/** The way of looking that stands for a side: level, the one the fish looks most. */
+export const wayOf = (stage: Stage, side: Side): StageWay => stage.ways[side === 'level' ? stage.usual : side]
+/** The light on a part of the lure seen one way. */
+export const lightOfPart = (way: StageWay, part: Part): PartLight => way.lights[part]!
 
 /** Axes of the eye's space per part: lightness, texture, and one per cone class less one. */
 const axesPerPart = (receptors: number) => 2 + (receptors - 2)
 
 /** Put the aimed part's position in the eye's space at a row's distance into `out`; returns its lightness contrast. */
-function place(
-  out: number[],
-  texture: number,
-  light: PartLight,
-  finder: Rangefinder,
-  row: number,
-  acuityRad: number,
-): number {
+function place(out: number[], texture: number, light: PartLight, finder: Rangefinder, row: number): number {
   finder.look(row)
   const { view, contrast, logs } = finder
   const cones = view.receptors - 1
-  // In the mesopic range lightness is carried by whichever of cones and rods sees better.
-  const c = view.seen.cone <= view.seen.rod ? contrast[cones - 1]! : contrast[cones]!
-  const least = lightnessThreshold(view)
-  out[0] = Math.log((Math.max(0, 1 + c) + LIGHTNESS_BASE) / (1 + LIGHTNESS_BASE)) / least
+  const seen = view.adapted[row]!
+  const c = contrast[cones]!
+  out[0] = Math.log((Math.max(0, 1 + c) + LIGHTNESS_BASE) / (1 + LIGHTNESS_BASE)) / seen.light
+  out[1] = 0
   if (texture > 0) {
     const d = view.rangesM[row]!
-    const told = resolved(SPECK_M ** 2, (d * acuityRad) ** 2)
-    out[1] = (texture * light.lightOverBehind * Math.exp(-view.meanLoss * d) * told) / least
+    const told = resolved(SPECK_M ** 2, (d * view.eye.acuityRad * seen.coarser) ** 2)
+    out[1] = (texture * light.lightOverBehind * Math.exp(-view.meanLoss * d) * told) / seen.light
   }
   // Orthonormal axes of the plane of equal lightness, so that distances in it are the receptor-noise distances.
-  out[2] = (logs[1]! - logs[0]!) / Math.SQRT2 / view.seen.colour
-  if (cones === 3) out[3] = ((logs[2]! - (logs[0]! + logs[1]! + logs[2]!) / 3) * Math.sqrt(1.5)) / view.seen.colour
+  out[2] = (logs[1]! - logs[0]!) / Math.SQRT2 / seen.colour
+  if (cones === 3) out[3] = ((logs[2]! - (logs[0]! + logs[1]! + logs[2]!) / 3) * Math.sqrt(1.5)) / seen.colour
   return c
 }
 
-function lookAtPart(p: FinishPart, light: PartLight, finder: Rangefinder, acuityRad: number): PartLook {
+function lookAtPart(p: FinishPart, light: PartLight, finder: Rangefinder): PartLook {
   const { view, delta } = finder
   radianceOf(delta, p.optics, light, view.near)
   for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
-  // A sliver of a part does not show as far as its full height would.
-  finder.aim((p.mm / 1000) ** 2 * light.shows)
+  // A sliver of a part does not show as far as the whole of it would.
+  finder.aim(p.areaM2 * light.shows)
   const axes = axesPerPart(view.receptors)
   // Plain arrays: for a handful of numbers they are made several times faster than typed ones.
-  const fish = new Array<number>(axes).fill(0)
-  const bite = new Array<number>(axes).fill(0)
-  const contrastBite = place(bite, p.texture, light, finder, BITE_ROW, acuityRad)
-  finder.weigh(view.rangesM[BITE_ROW]!)
+  const fish = axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5]
+  const bite = axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5]
+  const contrastFish = place(fish, p.texture, light, finder, FISH_ROW)
+  const contrastBite = place(bite, p.texture, light, finder, BITE_ROW)
+  finder.weigh(BITE_ROW)
   const { any, colour } = finder
   return {
-    sightM: finder.sightM(any),
-    colourM: finder.colourM(colour),
-    contrastFish: place(fish, p.texture, light, finder, FISH_ROW, acuityRad),
+    sightM: Math.min(view.capM, finder.sightM(any)),
+    colourM: Math.min(view.capM, finder.colourM(colour)),
+    contrastFish,
     contrastBite,
+    colourJnd: axes === 3 ? Math.abs(fish[2]!) : Math.sqrt(fish[2]! ** 2 + fish[3]! ** 2),
     fish,
     bite,
   }
 }
 
-function rememberedLook(p: FinishPart, side: StageSide, acuityRad: number): PartLook {
-  const looks = (side.looks[p.part] ??= new Map())
+function rememberedLook(p: FinishPart, way: StageWay): PartLook {
+  const looks = (way.looks[p.part] ??= new Map())
   let seen = looks.get(p.coat)
-  if (!seen) looks.set(p.coat, (seen = lookAtPart(p, side.lights[p.part]!, side.finder, acuityRad)))
+  if (!seen) looks.set(p.coat, (seen = lookAtPart(p, way.lights[p.part]!, way.finder)))
   return seen
 }
 
-/** What a finish looks like from one side. */
-function lookFrom(finish: Finish, side: StageSide): SideSight {
-  const { view, lights } = side
+/**
+ * What a finish looks like one way; its places in the eye's space are added to `places`, times `root`.
+ */
+function lookFrom(finish: Finish, way: StageWay, places: { fish: number[]; bite: number[] }, root: number): WaySight {
+  const { view, lights } = way
   const axes = axesPerPart(view.receptors)
-  const out: SideSight = {
-    sightM: LEAST_RANGE_M,
+  const out: WaySight = {
+    sightM: Math.min(NEAREST_M, view.capM),
     colourM: 0,
     contrastBite: 0,
     contrastFish: 0,
     internalJnd: 0,
     colourJnd: 0,
-    fish: new Array<number>(finish.parts.length * axes).fill(0),
-    bite: new Array<number>(finish.parts.length * axes).fill(0),
   }
   let total = 0
   for (const p of finish.parts) total += p.share * lights[p.part]!.shows
   let lightest = -Infinity
   let darkest = Infinity
-  for (let n = 0; n < finish.parts.length; n++) {
-    const p = finish.parts[n]!
+  const { fish, bite } = places
+  for (const p of finish.parts) {
     const share = total > 0 ? (p.share * lights[p.part]!.shows) / total : 0
-    if (share <= 0) continue
-    const seen = rememberedLook(p, side, view.eye.acuityRad)
+    if (share <= 0) {
+      for (let a = 0; a < axes; a++) {
+        fish.push(0)
+        bite.push(0)
+      }
+      continue
+    }
+    const seen = rememberedLook(p, way)
+    const w = root * Math.sqrt(share)
+    for (let a = 0; a < axes; a++) {
+      fish.push(w * seen.fish[a]!)
+      bite.push(w * seen.bite[a]!)
+    }
     out.sightM = Math.max(out.sightM, seen.sightM)
     out.colourM = Math.max(out.colourM, seen.colourM)
     out.contrastFish += share * seen.contrastFish
@@ -162,24 +197,50 @@ function lookFrom(finish: Finish, side: StageSide): SideSight {
       lightest = Math.max(lightest, seen.fish[0]!)
       darkest = Math.min(darkest, seen.fish[0]!)
     }
-    out.colourJnd += share * Math.hypot(seen.fish[2]!, seen.fish[3] ?? 0)
-    const w = Math.sqrt(share)
-    for (let a = 0; a < axes; a++) {
-      out.fish[n * axes + a] = w * seen.fish[a]!
-      out.bite[n * axes + a] = w * seen.bite[a]!
-    }
+    out.colourJnd += share * seen.colourJnd
   }
   out.internalJnd = lightest > darkest ? lightest - darkest : 0
   return out
 }
 
-/** What a finish looks like from all three sides. */
-export function look(finish: Finish, { sides }: Stage): Sight {
-  return {
-    level: lookFrom(finish, sides.level),
-    below: lookFrom(finish, sides.below),
-    above: lookFrom(finish, sides.above),
+const sideFrom = (finish: Finish, way: StageWay): SideSight => {
+  const places = { fish: [], bite: [] }
+  return { ...lookFrom(finish, way, places, 1), ...places }
+}
+
+/** What a finish looks like from all sides. */
+export function look(finish: Finish, { ways, headings: shares }: Stage): Sight {
+  const [below, above] = [sideFrom(finish, ways.below), sideFrom(finish, ways.above)]
+  if (ways.toward === ways.across) {
+    const level = sideFrom(finish, ways.across)
+    return { level, below, above, headings: { toward: level, across: level, away: level } }
   }
+  // A mean of ranges and contrasts, not of radiances, since a fish looks one way at a time. Places in the eye's space
+  // are set side by side, so that their distance is the root mean square of the ways' distances.
+  const places = { fish: [], bite: [] }
+  const unasked = { fish: [], bite: [] }
+  const headings = {} as Record<Heading, WaySight>
+  const level: SideSight = { ...NOTHING, ...places }
+  for (const h of HEADINGS) {
+    const share = shares[h]
+    const seen = lookFrom(finish, ways[h], share > 0 ? places : unasked, Math.sqrt(share))
+    headings[h] = seen
+    level.sightM += share * seen.sightM
+    level.colourM += share * seen.colourM
+    level.contrastBite += share * seen.contrastBite
+    level.contrastFish += share * seen.contrastFish
+    level.internalJnd += share * seen.internalJnd
+    level.colourJnd += share * seen.colourJnd
+  }
+  return { level, below, above, headings }
+}
+const NOTHING: WaySight = {
+  sightM: 0,
+  colourM: 0,
+  contrastBite: 0,
+  contrastFish: 0,
+  internalJnd: 0,
+  colourJnd: 0,
 }
 
 /** Distance between two places in the eye's space, in just-noticeable differences. */

@@ -28,6 +28,8 @@ export interface Measured {
 /** Just-noticeable differences at which likeness has fallen to 1/e. */
 const LIKENESS_JND = 22
 const HIDDEN_JND = 26
+/** Ranges shorter than this are all as short, m. */
+const LEAST_M = 0.01
 
 /** Sides weighted by how often the lure is looked at from there. */
 function bySide(lure: LureId, f: (side: Side) => number): number {
@@ -68,9 +70,9 @@ export function measure(finish: Finish, scene: Scene, prey: readonly PreyLook[])
   return {
     finish,
     sight,
-    flash: flashOf(finish, scene.glitter, scene.eye),
-    sightM: Math.exp(bySide(lure, s => Math.log(sight[s].sightM))),
-    colourM: Math.exp(bySide(lure, s => Math.log(Math.max(0.01, sight[s].colourM)))),
+    flash: flashOf(finish, scene.glitter, scene.eye, scene.stage.headings),
+    sightM: Math.exp(bySide(lure, s => Math.log(Math.max(LEAST_M, sight[s].sightM)))),
+    colourM: Math.exp(bySide(lure, s => Math.log(Math.max(LEAST_M, sight[s].colourM)))),
     natural: total > 0 ? likeness / total : 0,
     hidden: Math.exp(-bySide(lure, s => norm(sight[s].bite)) / HIDDEN_JND),
     contrast: bySide(lure, s => sight[s].contrastFish),

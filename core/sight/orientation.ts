@@ -1,6 +1,7 @@
 import type { LightField } from '#core/light-field/lightField'
 import type { Side } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
+import { OPPOSITE, type Way, sideOf } from '#core/sight/view'
 import { BANDS, type Spectrum } from '#core/spectrum/grid'
 
 /**
@@ -32,7 +33,7 @@ const FACING: Record<Side, Partial<Record<Part, Facing>>> = {
   below: {
     back: f(0, 1, 0, 0),
     flank: f(0.35, 0, 0.6, 0.4),
-    belly: f(1, 0, 0.12, 0.88),
+    belly: f(1, 0, 0.04, 0.96),
     chin: f(0.9, 0, 0.2, 0.8),
     head: f(0.7, 0, 0.4, 0.6),
     blade: f(1, 0.1, 0.5, 0.4),
@@ -52,20 +53,59 @@ const FACING: Record<Side, Partial<Record<Part, Facing>>> = {
 /** Facing of a part from a side; skirts, trailers and anything round get a mixture. */
 export const facing = (side: Side, part: Part): Facing => FACING[side][part] ?? ROUND[side]
 
-/** What a mirror shows, as shares of the field looked at level, up and down: a flat flank shows the water it hides. */
-const MIRRORED: Record<Side, { flank: readonly [number, number, number]; other: readonly [number, number, number] }> = {
-  level: { flank: [0.985, 0.01, 0.005], other: [0.8, 0.12, 0.08] },
+/**
+ * Irradiance on a part, written into `out`. The face a fish sees is lit from where the fish is: looking into the sun
+ * it sees the shaded side.
+ */
+export function lightOn(out: Spectrum, field: LightField, way: Way, how: Facing): void {
+  const side = way === 'below' || way === 'above' ? field.eSide.mean : field.eSide[OPPOSITE[way]]
+  for (let i = 0; i < BANDS; i++) out[i] = how.up * field.ed[i]! + how.side * side[i]! + how.down * field.eu[i]!
+}
+
+/**
+ * Slants of the little mirrors of a part seen level, degrees from upright and how many stand so: a flat flank is nearly
+ * one mirror, a blade or a head turns every way. A mirror slanted by t sends the fish what comes from 2 t above or
+ * below the level.
+ */
+const SLANTS: { flank: readonly [number, number][]; other: readonly [number, number][] } = {
+  flank: [
+    [-2.5, 0.25],
+    [0, 0.5],
+    [2.5, 0.25],
+  ],
+  other: [
+    [-30, 0.15],
+    [-12, 0.2],
+    [0, 0.3],
+    [12, 0.2],
+    [30, 0.15],
+  ],
+}
+/** What a mirror shows from below and above, as shares of the field looked at level, up and down. */
+const MIRRORED: Record<'below' | 'above', Record<'flank' | 'other', readonly [number, number, number]>> = {
   below: { flank: [0.3, 0, 0.7], other: [0.2, 0, 0.8] },
   above: { flank: [0.5, 0.5, 0], other: [0.3, 0.7, 0] },
 }
 
-/** Irradiance on a part, written into `out`. */
-export function lightOn(out: Spectrum, field: LightField, how: Facing): void {
-  for (let i = 0; i < BANDS; i++) out[i] = how.up * field.ed[i]! + how.side * field.eSide[i]! + how.down * field.eu[i]!
-}
-
-/** Radiance a mirror on the part shows, written into `out`. */
-export function mirroredBy(out: Spectrum, field: LightField, side: Side, part: Part): void {
-  const [level, up, down] = MIRRORED[side][part === 'flank' ? 'flank' : 'other']
-  for (let i = 0; i < BANDS; i++) out[i] = level * field.lh[i]! + up * field.lZen[i]! + down * field.lNad[i]!
+/**
+ * Radiance a mirror on the part shows, written into `out`. Seen level it shows the water on the fish's own side: a
+ * fish that looks into the sun sees the dark water behind it in a bright flank, one with the sun at its back a lamp.
+ * Between the level and straight up or down the field is taken as going over by the square of the height's sine, in
+ * the logarithm.
+ */
+export function mirroredBy(out: Spectrum, field: LightField, way: Way, part: Part): void {
+  const kind = part === 'flank' ? 'flank' : 'other'
+  const side = sideOf(way)
+  out.fill(0)
+  if (side !== 'level') {
+    const [level, up, down] = MIRRORED[side][kind]
+    for (let i = 0; i < BANDS; i++) out[i] = level * field.lh.mean[i]! + up * field.lZen[i]! + down * field.lNad[i]!
+    return
+  }
+  const level = field.lh[OPPOSITE[way as 'toward' | 'across' | 'away']]
+  for (const [slantDeg, share] of SLANTS[kind]) {
+    const tall = Math.sin((2 * slantDeg * Math.PI) / 180) ** 2
+    const end = slantDeg < 0 ? field.lNad : field.lZen
+    for (let i = 0; i < BANDS; i++) out[i]! += share * level[i]! * (end[i]! / level[i]!) ** tall
+  }
 }

@@ -4,6 +4,7 @@ import { parseCoat } from '#core/paintwork/coat'
 import { lineSightM } from '#core/sight/line'
 import { jndBetween, look } from '#core/sight/look'
 import { type SceneInput, buildScene } from '#core/sight/scene'
+import { TINTS, type TintId } from '#core/water/tints'
 import { FULL_MOON, NOON, OVERCAST, seen } from '../../tests/reference/scenes'
 
 const level = (coat: string, scene: Partial<SceneInput>) => seen(coat, scene).level.sightM
@@ -12,35 +13,80 @@ const apart = (a: string, b: string, scene: Partial<SceneInput>) =>
 
 /** The phenomena of the light model, P1 to P10 (P11 and P12 stand with the water). */
 describe('what the water shows', () => {
-  it('P1: in tea, white, orange and chartreuse are seen at least 1.2 times as far as black', () => {
+  it('P1: in tea pale colours are seen farther than black, far more so away from the sun, and less into it', () => {
     const tea = { tint: 'tea', visibilityM: 1, depthM: 0.8 } as const
-    for (const coat of ['white', 'orange', 'chartreuse'])
-      expect(level(coat, tea)).toBeGreaterThan(1.2 * level('black', tea))
+    const black = seen('black', tea)
+    for (const coat of ['white', 'orange', 'chartreuse']) {
+      const pale = seen(coat, tea)
+      expect(pale.level.sightM).toBeGreaterThan(1.08 * black.level.sightM)
+      expect(pale.headings.away.sightM).toBeGreaterThan(1.5 * black.headings.away.sightM)
+      expect(pale.headings.toward.sightM).toBeLessThan(black.headings.toward.sightM)
+    }
   })
-  it('P2: in silt, black is seen at least 1.3 times as far as white', () => {
+  it('P2: in silt black is seen at least 1.3 times as far as white; away from the sun white catches up', () => {
     const silt = { tint: 'brown', visibilityM: 0.5, depthM: 0.4 } as const
-    expect(level('black', silt)).toBeGreaterThan(1.3 * level('white', silt))
+    const [white, black] = [seen('white', silt), seen('black', silt)]
+    expect(black.level.sightM).toBeGreaterThan(1.3 * white.level.sightM)
+    expect(white.headings.away.sightM).toBeGreaterThan(0.95 * black.headings.away.sightM)
   })
-  it('P3: in clear water white and black are within a fifth, and a mirror is the hardest to see', () => {
+  it('P3: in clear water white and black are within a fifth; a mirror is lost across the sun, plain along it', () => {
     const clear = { tint: 'blue-clear', visibilityM: 6, depthM: 1 } as const
-    const [white, black, mirror] = ['white', 'black', 'silver'].map(c => level(c, clear)) as [number, number, number]
-    expect(Math.max(white, black) / Math.min(white, black)).toBeLessThan(1.2)
+    const [white, black, mirror] = ['white', 'black', 'silver'].map(c => seen(c, clear)) as [
+      ReturnType<typeof seen>,
+      ReturnType<typeof seen>,
+      ReturnType<typeof seen>,
+    ]
+    expect(Math.max(white.level.sightM, black.level.sightM)).toBeLessThan(
+      1.2 * Math.min(white.level.sightM, black.level.sightM),
+    )
     for (const coat of ['white', 'black', 'olive', 'chartreuse', 'orange', 'bone'])
-      expect(mirror).toBeLessThan(level(coat, clear))
+      expect(mirror.headings.across.sightM).toBeLessThan(seen(coat, clear).headings.across.sightM)
+    for (const way of ['toward', 'away'] as const)
+      expect(mirror.headings[way].sightM).toBeGreaterThan(0.85 * black.headings[way].sightM)
+  })
+  it('is seen the one way the angler says, and the mean of all where nothing is said', () => {
+    const at = (facing: SceneInput['facing']) => seen('white', { tint: 'tea', facing })
+    const any = at('any')
+    expect(at('sun-in-face').level.sightM).toBe(any.headings.away.sightM)
+    expect(at('sun-at-back').level.sightM).toBe(any.headings.toward.sightM)
+    expect(at('across').level.sightM).toBe(any.headings.across.sightM)
+    const { toward, across, away } = any.headings
+    expect(any.level.sightM).toBeCloseTo((toward.sightM + 2 * across.sightM + away.sightM) / 4, 9)
+    const dull = seen('white', { tint: 'tea', sky: OVERCAST })
+    expect(dull.headings.toward).toBe(dull.headings.away)
   })
   it('P4: from straight below by day all opaque bellies are alike, and a translucent one is clearly shorter', () => {
-    for (const [tint, visibilityM] of [
-      ['tea', 1],
-      ['brown', 0.5],
-      ['blue-clear', 6],
-      ['green', 1.5],
+    for (const [tint, visibilityM, most] of [
+      ['tea', 1, 1.04],
+      // Over silt the light thrown up is strong enough to lift a white belly a little.
+      ['brown', 0.5, 1.11],
+      ['blue-clear', 6, 1.1],
+      ['green', 1.5, 1.1],
     ] as const) {
-      const below = (coat: string) =>
-        seen(coat, { tint, visibilityM, depthM: 0.05, lure: 'walking-topwater' }).below.sightM
-      const opaque = ['white', 'black', 'chartreuse', 'orange', 'red', 'olive', 'bone'].map(below)
-      expect(Math.max(...opaque) / Math.min(...opaque)).toBeLessThan(1.1)
-      expect(below('clear')).toBeLessThan(0.85 * Math.min(...opaque))
+      for (const sky of [NOON.sky, OVERCAST]) {
+        const below = (coat: string) =>
+          seen(coat, { tint, visibilityM, sky, depthM: 0.05, lure: 'walking-topwater' }).below.sightM
+        const opaque = ['white', 'black', 'chartreuse', 'orange', 'red', 'olive', 'bone'].map(below)
+        expect(Math.max(...opaque) / Math.min(...opaque)).toBeLessThan(most)
+        expect(below('clear')).toBeLessThan(0.85 * Math.min(...opaque))
+      }
     }
+  })
+  it('keeps a black flank between half and four fifths of the reading in every tint', () => {
+    for (const tint of Object.keys(TINTS) as TintId[]) {
+      for (const visibilityM of [0.3, 0.5, 0.8, 1.2, 2, 3, 5, 8]) {
+        const share = level('black', { tint, visibilityM, depthM: Math.min(1, visibilityM / 2) }) / visibilityM
+        expect(share, `${tint} at ${visibilityM} m`).toBeGreaterThan(0.5)
+        expect(share, `${tint} at ${visibilityM} m`).toBeLessThan(0.8)
+      }
+    }
+  })
+  it('ends at the surface and at the bottom', () => {
+    const shallow = { tint: 'blue-clear', visibilityM: 8, depthM: 0.6, waterM: 1.4 } as const
+    expect(seen('black', shallow).below.sightM).toBeCloseTo(0.8, 6)
+    expect(seen('black', shallow).above.sightM).toBeCloseTo(0.6, 6)
+    expect(seen('black', { ...shallow, waterM: null }).below.sightM).toBeGreaterThan(2)
+    expect(seen('white', { ...shallow, lure: 'walking-topwater', depthM: 0 }).above.sightM).toBe(0)
   })
   it('P5: at 8 m in clear water red cannot be told from dark brown; at 0.3 m it can', () => {
     const clear = { tint: 'blue-clear', visibilityM: 6, fishM: 1 } as const

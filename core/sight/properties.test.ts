@@ -7,9 +7,10 @@ import { painter, waterColumn } from '#core/picture/underWater'
 import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
 import { flashOf } from '#core/sight/flash'
 import { look } from '#core/sight/look'
-import { buildScene } from '#core/sight/scene'
+import { SUN_FACINGS, buildScene } from '#core/sight/scene'
 import { CANOPIES, WINDS } from '#core/sky/weather'
 import { TINTS, type TintId } from '#core/water/tints'
+import { jumps } from '../../tests/reference/jumps'
 import { NOON, seen } from '../../tests/reference/scenes'
 
 const keys = <T extends object>(o: T) => Object.keys(o) as (keyof T)[]
@@ -20,6 +21,8 @@ const anyScene = fc.record({
   salt: fc.boolean(),
   visibilityM: fc.oneof(fc.constant(0.05), fc.constant(30), fc.double({ min: 0.05, max: 30, noNaN: true })),
   depthM: fc.oneof(fc.constant(0), fc.constant(60), fc.double({ min: 0, max: 60, noNaN: true })),
+  waterM: fc.oneof(fc.constant(null), fc.double({ min: 0.2, max: 100, noNaN: true })),
+  facing: fc.constantFrom(...SUN_FACINGS),
   background: fc.constantFrom(...(keys(BACKGROUNDS) as BackgroundId[])),
   fishM: fc.double({ min: 0.1, max: 30, noNaN: true }),
   sky: fc.record({
@@ -42,8 +45,9 @@ describe('sight holds for every scene the schema admits', () => {
         const paint = painter(scene, 'level', 'fish')
         for (const f of finishesOf(input.lure).slice(0, 6)) {
           const s = look(f, scene.stage)
+          expect(s.above.sightM).toBeLessThanOrEqual(input.depthM)
           for (const side of [s.level, s.below, s.above]) {
-            expect(side.sightM).toBeGreaterThan(0)
+            expect(side.sightM).toBeGreaterThanOrEqual(0)
             expect(side.sightM).toBeLessThan(1000)
             expect(side.colourM).toBeLessThanOrEqual(side.sightM + 1e-9)
             for (const v of [
@@ -57,7 +61,7 @@ describe('sight holds for every scene the schema admits', () => {
             ])
               expect(Number.isFinite(v)).toBe(true)
           }
-          const flash = flashOf(f, scene.glitter, scene.eye)
+          const flash = flashOf(f, scene.glitter, scene.eye, scene.stage.headings)
           expect(flash).toBeGreaterThanOrEqual(0)
           expect(flash).toBeLessThan(1)
           for (const c of Object.values(paint(f, input.fishM).parts))
@@ -69,6 +73,14 @@ describe('sight holds for every scene the schema admits', () => {
       { numRuns: 80, seed: 11 },
     )
   }, 30_000)
+
+  it('jumps nowhere: scenes one part in a hundred apart move hardly any range by a twentieth, none by a sixth', () => {
+    const pairs = 250
+    const moved = jumps(pairs, 3, 0.05)
+    // What moves more all but matches what is behind it, or is seen in a twilight that changes as fast.
+    expect(moved.length).toBeLessThan(pairs * 0.04)
+    for (const j of moved) expect(Math.abs(j.toM / j.fromM - 1), JSON.stringify(j)).toBeLessThan(1 / 6)
+  }, 60_000)
 
   it('never sees a black lure less far for clearer water', () => {
     for (const tint of keys(TINTS)) {

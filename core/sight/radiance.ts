@@ -7,7 +7,7 @@ import type { View } from '#core/sight/view'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
 
-/** Light and mirror image on a part as one side sees it: shared by all finishes of a lure type. */
+/** Light and mirror image on a part as one way of looking sees it: shared by all finishes of a lure type. */
 export interface PartLight {
   irradiance: Spectrum
   image: Spectrum
@@ -17,7 +17,7 @@ export interface PartLight {
   lightOverBehind: number
 }
 
-/** The light on every part of a lure type, seen from one side. */
+/** The light on every part of a lure type, seen one way. */
 export function partLights(lure: LureId, field: LightField, view: View): Partial<Record<Part, PartLight>> {
   const behind = luminanceOfQuanta(view.near)
   const lights: Partial<Record<Part, PartLight>> = {}
@@ -25,8 +25,8 @@ export function partLights(lure: LureId, field: LightField, view: View): Partial
     const how = facing(view.side, part)
     const irradiance = new Float64Array(BANDS)
     const image = new Float64Array(BANDS)
-    lightOn(irradiance, field, how)
-    mirroredBy(image, field, view.side, part)
+    lightOn(irradiance, field, view.way, how)
+    mirroredBy(image, field, view.way, part)
     lights[part] = {
       irradiance,
       image,

@@ -15,7 +15,7 @@ const MOST_RECEPTORS = 4
 export class Rangefinder {
   /** Difference in radiance between the part and what is behind it; filled by whoever aims. */
   readonly delta: Spectrum = new Float64Array(BANDS)
-  /** Weber contrast per receptor at the row last looked at; cones short to long, then the rods. */
+  /** Weber contrast per receptor at the row last looked at; cones short to long, then lightness. */
   readonly contrast = new Float64Array(MOST_RECEPTORS)
   /** Log catches of the cones there. */
   readonly logs = new Float64Array(MOST_RECEPTORS)
@@ -25,16 +25,13 @@ export class Rangefinder {
   /** The same at the range steps already worked out; NaN where not. */
   private readonly anyAt = new Float64Array(RANGE_STEPS)
   private readonly colourAt = new Float64Array(RANGE_STEPS)
-  private size2 = 0
+  private areaM2 = 0
 
-  constructor(
-    readonly view: View,
-    private readonly acuityRad: number,
-  ) {}
+  constructor(readonly view: View) {}
 
-  /** Forget the part before; the next is `size2` m² in squared height. */
-  aim(size2: number): void {
-    this.size2 = size2
+  /** Forget the part before; the next has an area of so many m². */
+  aim(areaM2: number): void {
+    this.areaM2 = areaM2
     this.anyAt.fill(Number.NaN)
   }
 
@@ -43,8 +40,12 @@ export class Rangefinder {
     const w = this.view.weights
     const d = this.delta
     const fours = BANDS - (BANDS % 4)
-    let at = row * this.view.receptors * BANDS
-    for (let n = 0; n < this.view.receptors; n++) {
+    const { receptors, adapted } = this.view
+    // By day the twin cones alone carry lightness: what they see is not worked out twice.
+    const byDay = adapted[row]!.cones === 1
+    const own = byDay ? receptors - 1 : receptors
+    let at = row * receptors * BANDS
+    for (let n = 0; n < own; n++) {
       // Four sums at once: a single running sum would wait for itself at every step.
       let c0 = 0
       let c1 = 0
@@ -60,18 +61,18 @@ export class Rangefinder {
       this.contrast[n] = c0 + c1 + c2 + c3
       at += BANDS
     }
-    for (let n = 0; n < this.view.receptors - 1; n++) this.logs[n] = logCatch(this.contrast[n]!)
+    if (byDay) this.contrast[receptors - 1] = this.contrast[receptors - 2]!
+    for (let n = 0; n < receptors - 1; n++) this.logs[n] = logCatch(this.contrast[n]!)
   }
 
-  /** Weigh how plainly the part shows from the contrasts last taken, at their distance in m. */
-  weigh(distanceM: number): void {
-    const { seen, receptors } = this.view
+  /** Weigh how plainly the part shows at a row, from the contrasts last taken there. */
+  weigh(row: number): void {
+    const { adapted, receptors, rangesM, eye } = this.view
     const cones = receptors - 1
-    const blur2 = (distanceM * this.acuityRad) ** 2
-    const byCones = Math.abs(this.contrast[cones - 1]!) / seen.cone
-    const byRods = Math.abs(this.contrast[cones]!) / seen.rod
-    const light = Math.max(byCones, byRods) * resolved(this.size2, blur2)
-    this.colour = colourDistance(this.logs, cones, seen.colour) * resolved(this.size2, COLOUR_BLUR * blur2)
+    const seen = adapted[row]!
+    const blur2 = (rangesM[row]! * eye.acuityRad * seen.coarser) ** 2
+    const light = (Math.abs(this.contrast[cones]!) / seen.light) * resolved(this.areaM2, blur2)
+    this.colour = colourDistance(this.logs, cones, seen.colour) * resolved(this.areaM2, COLOUR_BLUR * blur2)
     this.any = Math.max(light, this.colour)
   }
 
@@ -83,7 +84,7 @@ export class Rangefinder {
   private signalAt(k: number): void {
     if (!Number.isNaN(this.anyAt[k]!)) return
     this.look(k)
-    this.weigh(this.view.rangesM[k]!)
+    this.weigh(k)
     this.anyAt[k] = this.any
     this.colourAt[k] = this.colour
   }
@@ -95,20 +96,24 @@ export class Rangefinder {
     const { rangesM, meanLoss } = this.view
     const r = rangesM[BITE_ROW]! + Math.log(Math.max(1e-3, atBite)) / Math.max(1e-3, meanLoss)
     const first = rangesM[0]!
-    if (r <= first) return 0
+    if (!(r > first)) return 0
     const along = Math.log(r / first) / Math.log(rangesM[RANGE_STEPS - 1]! / first)
     return Math.min(RANGE_STEPS - 1, Math.round(along * (RANGE_STEPS - 1)))
   }
 
   /**
-   * Distance at which a signal falls under its threshold, or 0 where it never stands over it: searched from a guess.
+   * Distance at which a signal falls under its threshold, searched from a guess; where it is under it even close by,
+   * less than the nearest distance, by how far under it is; 0 under a millimetre.
    */
   private reach(signal: Float64Array, atBite: number): number {
     const { rangesM } = this.view
     let over = this.guessStep(atBite)
     this.signalAt(over)
     while (signal[over]! < 1) {
-      if (over === 0) return 0
+      if (over === 0) {
+        const lost = rangesM[0]! * signal[0]! ** 2
+        return lost < 0.001 ? 0 : lost
+      }
       over--
       this.signalAt(over)
     }

@@ -1,15 +1,34 @@
 import { type Eye, eyeOf } from '#core/eye/eye'
 import { type SpeciesId, species } from '#core/eye/species'
-import { type LightField, diffuseDecay, lightField } from '#core/light-field/lightField'
-import { type LureId, SIDES, lureType } from '#core/lure/types'
-import type { BackgroundId } from '#core/sight/backgrounds'
+import { type Heading, LightColumn, type LightField } from '#core/light-field/lightField'
+import { type LureId, lureType } from '#core/lure/types'
+import { BACKGROUNDS, type BackgroundId, backgroundReflectance } from '#core/sight/backgrounds'
 import { type Glitter, glitterAt } from '#core/sight/flash'
-import { type Stage, prepareStage } from '#core/sight/look'
-import { type ViewInput, prepareView } from '#core/sight/view'
+import { type Stage, prepareStage, wayOf } from '#core/sight/look'
+import { FISH_ROW, type View, type ViewInput, prepareView } from '#core/sight/view'
 import { type SkyInput, type SkyLight, skyLight } from '#core/sky/light'
-import { waterFromReading } from '#core/water/disc'
+import { waterFromReading } from '#core/reading/disc'
 import type { WaterOptics } from '#core/water/optics'
 import { TINTS, type TintId } from '#core/water/tints'
+
+/** Where the sun stands for the angler who casts and retrieves. */
+export const SUN_FACINGS = ['any', 'sun-in-face', 'sun-at-back', 'across'] as const
+export type SunFacing = (typeof SUN_FACINGS)[number]
+
+/**
+ * How often a fish looks each way when it looks level. It may look any way, all bearings alike, unless the angler says
+ * where the sun is: a fish that follows the lure looks at the angler, so with the sun in the angler's face it looks
+ * away from the sun.
+ */
+const LOOKS: Record<SunFacing, Readonly<Record<Heading, number>>> = {
+  'any': { toward: 0.25, across: 0.5, away: 0.25 },
+  'sun-in-face': { toward: 0, across: 0, away: 1 },
+  'sun-at-back': { toward: 1, across: 0, away: 0 },
+  'across': { toward: 0, across: 1, away: 0 },
+}
+
+/** What lies under water whose bottom is not known. */
+const USUAL_BED: BackgroundId = 'gravel'
 
 /** All that the optics need to know: the readings, the lure and where the fish is. */
 export interface SceneInput {
@@ -20,6 +39,10 @@ export interface SceneInput {
   salt: boolean
   sky: SkyInput
   depthM: number
+  /** Depth of the water, m; null where it is deep or not known. */
+  waterM: number | null
+  /** Where the angler has the sun; a fish that follows the lure looks at the angler. */
+  facing: SunFacing
   background: BackgroundId
   /** How far off the fish is, m. */
   fishM: number
@@ -30,6 +53,7 @@ export interface Scene {
   input: SceneInput
   water: WaterOptics
   sky: SkyLight
+  column: LightColumn
   field: LightField
   eye: Eye
   stage: Stage
@@ -44,29 +68,43 @@ export function usualFishM(visibilityM: number): number {
   return Math.min(2.5, Math.max(0.2, 0.25 * visibilityM))
 }
 
-/** Work the chain: water from the reading, sky, light at the lure's depth, and the views from three sides. */
+/** What the bottom throws back: what lies behind a lure there, or what usually does. */
+const bedUnder = (background: BackgroundId) =>
+  backgroundReflectance(BACKGROUNDS[background].kind === 'bottom' ? background : USUAL_BED)!
+
+/** Work the chain: water from the reading, sky, light at the lure's depth, and the views from all sides. */
 export function buildScene(input: SceneInput): Scene {
+  const { depthM, waterM, background, fishM } = input
   const water = waterFromReading(TINTS[input.tint].recipe, input.salt, input.visibilityM)
   const sky = skyLight(input.sky)
-  const field = lightField(water, sky, input.depthM)
+  const bed = waterM === null ? null : { depthM: waterM, reflectance: bedUnder(background) }
+  const column = new LightColumn(water, sky, bed)
+  const field = column.at(depthM)
   const eye = eyeOf(species(input.species))
+  const { surface } = lureType(input.lure)
   const viewed: ViewInput = {
+    column,
     field,
-    decay: diffuseDecay(water, sky, field),
-    water,
-    background: input.background,
-    surface: lureType(input.lure).surface,
+    decay: column.decay(depthM),
+    background,
+    surface,
+    waterM,
     eye,
-    fishM: input.fishM,
+    fishM,
   }
-  const views = Object.fromEntries(SIDES.map(side => [side, prepareView(side, viewed)])) as Stage['views']
-  return {
-    input,
-    water,
-    sky,
-    field,
-    eye,
-    stage: prepareStage(input.lure, field, views, eye.acuityRad),
-    glitter: glitterAt(water, sky, input.depthM),
+  const across = prepareView('across', viewed)
+  // Without a beam all headings are alike.
+  const beamed = sky.directLux > 0
+  const views: Record<Heading | 'below' | 'above', View> = {
+    toward: beamed ? prepareView('toward', viewed) : across,
+    across,
+    away: beamed ? prepareView('away', viewed) : across,
+    below: prepareView('below', viewed),
+    above: prepareView('above', viewed),
   }
+  const stage = prepareStage(input.lure, field, views, LOOKS[input.facing])
+  return { input, water, sky, column, field, eye, stage, glitter: glitterAt(column, sky, field) }
 }
+
+/** Share of colour vision left to the fish where it is, looking level, 0 (night) to 1 (day). */
+export const colourShareOf = ({ stage }: Scene): number => wayOf(stage, 'level').view.adapted[FISH_ROW]!.colourShare

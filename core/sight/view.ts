@@ -1,15 +1,18 @@
 import { type Adaptation, type Eye, adaptation } from '#core/eye/eye'
-import type { LightField } from '#core/light-field/lightField'
+import type { Heading, LightColumn, LightField } from '#core/light-field/lightField'
+import { COLUMN } from '#core/light-field/table'
 import type { Side } from '#core/lure/types'
 import { BACKGROUNDS, type BackgroundId, backgroundReflectance } from '#core/sight/backgrounds'
-import { type Sightline, contrastWeights, fadeOver } from '#core/sight/contrast'
+import { behindAt, contrastWeights, fadeOver, lightnessWeights } from '#core/sight/contrast'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
-import type { WaterOptics } from '#core/water/optics'
 
 /** Points at which contrast is worked out along the line of sight; ranges are interpolated between them. */
-export const RANGE_STEPS = 22
-const NEAREST_M = 0.05
+export const RANGE_STEPS = 24
+/** The nearest distance looked at, m. */
+export const NEAREST_M = 0.02
+/** Nearer than this a fish feels a lure before it sees it, m. */
+export const FELT_M = 0.05
 /** Distance at which a fish decides to bite or turn away, m. */
 export const BITE_M = 0.3
 /** Rows after the range steps: the biting distance, and where the fish is. */
@@ -21,50 +24,64 @@ const STRONGEST = 80
 const WEED_GAP_M = 0.4
 const BOTTOM_GAP_M = 0.15
 
+/** The ways a fish may look at a lure: level towards the sun, across it or away from it, from below, from above. */
+export type Way = Heading | 'below' | 'above'
+export const sideOf = (way: Way): Side => (way === 'below' || way === 'above' ? way : 'level')
+/** The face of a lure that a fish sees is turned the other way from where it looks. */
+export const OPPOSITE = { toward: 'away', across: 'across', away: 'toward' } as const satisfies Record<Heading, Heading>
+
 /**
- * One direction of looking, ready for many finishes: what is behind, how fast contrast is lost, and the weights with
- * which a difference in radiance at the lure becomes contrast in each receptor at each distance.
+ * One way of looking, ready for many finishes: what is behind, how fast differences are lost, and the weights with
+ * which a difference in radiance at the lure becomes contrast in each receptor at each distance. Background, spectrum
+ * and adaptation belong to where the fish is.
  */
-export interface View extends Sightline {
+export interface View {
+  way: Way
   side: Side
-  /** Radiance behind the lure, and of the water in between far off. */
+  /** Radiance behind the lure, and of the water that way at the lure's own depth. */
   near: Spectrum
-  far: Spectrum
-  /** Contrast attenuation, per metre: c level, c-K from below, c+K from above (Duntley 1963). */
-  loss: Spectrum
-  /** Distances, m: the range steps, rising, then the biting distance and the fish's. */
+  water: Spectrum
+  /** Radiance of the water that way where the fish is, so many metres from the lure, into `out`. */
+  waterAt: (rangeM: number, out: Spectrum) => void
+  /** Beam attenuation: what is left of a difference over r is exp(-c r). */
+  beam: Spectrum
+  /** No fish is farther off than this that way: the surface, or the bottom; Infinity where nothing ends it. */
+  capM: number
+  /** Distances, m: the range steps, rising, then the biting distance and the fish's; and the adaptation at each. */
   rangesM: Float64Array
-  /** [row][receptor][band]: receptors are the cones, then the rods. */
+  adapted: Adaptation[]
+  /**
+   * [row][receptor][band]: receptors are the cones, then lightness as cones and rods share it; the last is left empty
+   * at rows where the twin cones alone carry it.
+   */
   weights: Float64Array
   receptors: number
   eye: Eye
-  seen: Adaptation
   /** Loss of contrast averaged over the colours of the background, per metre. */
   meanLoss: number
 }
 
-/** What a view is made of, beside the side it is from. */
+/** What a view is made of, beside the way it looks. */
 export interface ViewInput {
+  column: LightColumn
   field: LightField
   /** Diffuse decay of the downward light at the lure, per metre. */
   decay: Spectrum
-  water: WaterOptics
   background: BackgroundId
   /** A lure on the surface: from level only sky and weed stand behind it. */
   surface: boolean
+  /** Depth of the water, m; null where it is not known, and counts as deep. */
+  waterM: number | null
   eye: Eye
   fishM: number
 }
 
-/**
- * Loss of contrast per metre, by the side looked from, out of beam attenuation c and decay K (light-model section 4).
- */
+/** How fast contrast falls off per metre, by the side looked from, out of beam attenuation c and decay K. */
 const LOSS: Record<Side, (c: number, k: number) => number> = {
   level: c => c,
   below: (c, k) => c - k,
   above: (c, k) => c + k,
 }
-const FAR: Record<Side, 'lh' | 'lZen' | 'lNad'> = { level: 'lh', below: 'lZen', above: 'lNad' }
 
 /** How far behind the lure something stands, m. */
 function gapM(side: Side, kind: 'open' | 'bottom' | 'weed'): number {
@@ -72,45 +89,92 @@ function gapM(side: Side, kind: 'open' | 'bottom' | 'weed'): number {
   return kind === 'weed' ? WEED_GAP_M : 3 * WEED_GAP_M
 }
 
-/** Background, its gap behind the lure, and the loss of contrast for one side (light-model section 4). */
-function sightline(side: Side, { field: f, decay, water, background, surface }: ViewInput): Sightline {
-  const loss = decay.map((k, i) => LOSS[side](water.beam[i]!, k))
-  const far = f[FAR[side]]
-  const near = far.slice()
+/** Radiance of the water at the lure that way. */
+function waterOf(way: Way, field: LightField): Spectrum {
+  if (way === 'below') return field.lZen
+  return way === 'above' ? field.lNad : field.lh[way]
+}
+
+/** What is behind the lure (light-model section 4). */
+function behindLure(way: Way, water: Spectrum, { field, column, background, surface, waterM }: ViewInput): Spectrum {
+  const near = water.slice()
+  const side = sideOf(way)
   const r = backgroundReflectance(background)
   const { kind } = BACKGROUNDS[background]
   // From below a lure is seen against the surface, whatever stands around; a surface lure has only sky behind it.
-  if (r && side !== 'below' && !(surface && side === 'level' && kind === 'bottom')) {
-    const gap = gapM(side, kind)
-    const light = side === 'above' ? f.ed : f.eSide
-    for (let i = 0; i < BANDS; i++) {
-      near[i] = far[i]! + ((r[i]! * light[i]!) / Math.PI - far[i]!) * Math.exp(-loss[i]! * gap)
-    }
+  if (!r || side === 'below' || (surface && side === 'level' && kind === 'bottom')) return near
+  // A bottom whose depth is known is in the field already.
+  if (side === 'above' && kind === 'bottom' && waterM !== null) return near
+  const gap = gapM(side, kind)
+  const light = side === 'above' ? field.ed : field.eSide[OPPOSITE[way as Heading]]
+  for (let i = 0; i < BANDS; i++) {
+    near[i] = water[i]! + ((r[i]! * light[i]!) / Math.PI - water[i]!) * Math.exp(-column.water.beam[i]! * gap)
   }
-  return { near, far, loss }
+  return near
 }
 
-/** Prepare a direction of looking. */
-export function prepareView(side: Side, input: ViewInput): View {
-  const { eye, fishM } = input
-  const { near, far, loss } = sightline(side, input)
-  const seen = adaptation(luminanceOfQuanta(near))
-  const all = [...eye.cones, eye.rod]
-  let slowest = Infinity
-  for (let i = 0; i < BANDS; i++) slowest = Math.min(slowest, Math.max(1e-3, loss[i]!))
-  const farthest = Math.max(2 * NEAREST_M, Math.log(STRONGEST / Math.min(seen.cone, seen.rod)) / slowest)
+/** The water that way where the fish is: level it is the lure's own; from below and above it is another depth's. */
+function waterFrom(way: Way, water: Spectrum, { column, field: { depthM } }: ViewInput): View['waterAt'] {
+  if (way === 'below') return (rangeM, out) => column.spectrum(depthM + rangeM, COLUMN.lZen, out)
+  if (way === 'above') return (rangeM, out) => column.spectrum(Math.max(0, depthM - rangeM), COLUMN.lNad, out)
+  return (_, out) => out.set(water)
+}
+
+function capOf(way: Way, { field: { depthM }, waterM }: ViewInput): number {
+  if (way === 'above') return depthM
+  return way === 'below' && waterM !== null ? Math.max(0, waterM - depthM) : Infinity
+}
+
+/** Prepare a way of looking. */
+export function prepareView(way: Way, input: ViewInput): View {
+  const { eye, fishM, column, decay, field } = input
+  const side = sideOf(way)
+  const water = waterOf(way, field)
+  const near = behindLure(way, water, input)
+  const beam = column.water.beam
+  const loss = beam.map((c, i) => LOSS[side](c, decay[i]!))
+  const capM = capOf(way, input)
+  const slowest = loss.reduce((least, v) => Math.min(least, Math.max(1e-3, v)), Infinity)
+  const inLight = adaptation(luminanceOfQuanta(near)).light
+  const shown = Math.max(2 * NEAREST_M, Math.log(STRONGEST / inLight) / slowest)
+  const farthest = Math.max(1.01 * NEAREST_M, Math.min(shown, capM))
   const rangesM = new Float64Array(RANGE_STEPS + 2)
   for (let k = 0; k < RANGE_STEPS; k++) rangesM[k] = NEAREST_M * (farthest / NEAREST_M) ** (k / (RANGE_STEPS - 1))
   rangesM[BITE_ROW] = BITE_M
   rangesM[FISH_ROW] = fishM
-  const weights = new Float64Array(rangesM.length * all.length * BANDS)
-  const fade = new Float64Array(BANDS)
-  for (let k = 0; k < rangesM.length; k++) {
-    fadeOver(fade, { near, far, loss }, rangesM[k]!)
-    all.forEach((s, n) => contrastWeights(s, { near, far, loss }, fade, weights, (k * all.length + n) * BANDS))
+  const receptors = eye.cones.length + 1
+  const view: View = {
+    way,
+    side,
+    near,
+    water,
+    waterAt: waterFrom(way, water, input),
+    beam,
+    capM,
+    rangesM,
+    adapted: [],
+    weights: new Float64Array(rangesM.length * receptors * BANDS),
+    receptors,
+    eye,
+    meanLoss:
+      dot(loss, near) /
+      Math.max(
+        1e-300,
+        near.reduce((s, v) => s + v, 0),
+      ),
   }
-  let behindAll = 0
-  for (let i = 0; i < BANDS; i++) behindAll += near[i]!
-  const meanLoss = dot(loss, near) / Math.max(1e-300, behindAll)
-  return { side, near, far, loss, rangesM, weights, receptors: all.length, eye, seen, meanLoss }
+  const fade = new Float64Array(BANDS)
+  const behind = new Float64Array(BANDS)
+  for (let k = 0; k < rangesM.length; k++) {
+    fadeOver(fade, beam, rangesM[k]!)
+    behindAt(behind, view, fade, rangesM[k]!)
+    const adapted = adaptation(luminanceOfQuanta(behind))
+    view.adapted.push(adapted)
+    const at = k * receptors * BANDS
+    eye.cones.forEach((s, n) => contrastWeights(s, behind, fade, view.weights, at + n * BANDS))
+    // Where the twin cones alone carry lightness, theirs are the weights.
+    if (adapted.cones < 1)
+      lightnessWeights(view, adapted.cones, behind, fade, view.weights, at + (receptors - 1) * BANDS)
+  }
+  return view
 }

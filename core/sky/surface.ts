@@ -31,6 +31,3 @@ export function surfaceTransmittance(sunElevationDeg: number): number {
   const cosAir = Math.sin((Math.max(0.5, sunElevationDeg) * Math.PI) / 180)
   return 1 - fresnel(cosAir, Math.sqrt(1 - (1 - cosAir * cosAir) / WATER_INDEX ** 2), WATER_INDEX)
 }
-
-/** Share of an even sky's light that the surface lets in (Preisendorfer 1976, about 0.934 for a calm surface). */
-export const DIFFUSE_TRANSMITTANCE = 0.934

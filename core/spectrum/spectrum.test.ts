@@ -10,6 +10,11 @@ describe('colour of light', () => {
     const rgb = linearFromXyz(xyzOfQuanta(quanta(daylightEnergy(6504)))).map((v, _, all) => v / all[1]!)
     for (const v of rgb) expect(v).toBeCloseTo(1, 1)
   })
+  it('goes no farther than the daylight series does', () => {
+    expect([...daylightEnergy(30_000)]).toEqual([...daylightEnergy(25_000)])
+    expect([...daylightEnergy(3000)]).toEqual([...daylightEnergy(4000)])
+    expect(daylightEnergy(24_000)[0]).toBeLessThan(daylightEnergy(25_000)[0]!)
+  })
   it('refuses a table of the wrong length', () => {
     expect(() => tabulated([1, 2, 3])).toThrow(RangeError)
   })

@@ -38,8 +38,10 @@ const recipe = (chlorophyll: [number, number], tannin: [number, number], silt: [
 })
 
 /**
- * The tints as records. Proportions are ours, chosen inside the spread of lake and estuary surveys so that Kd(550) Z
- * and c(550) Z of every tint stay within the published ranges (0.7-2.6 and 3-13) for disc depths Z of 0.1-12 m.
+ * The tints as records. Proportions are ours, inside the spread of lake and estuary surveys: chlorophyll of green
+ * water within a factor of three of Carlson's regression on the disc (1977, Limnol. Oceanogr. 22), tannin under the
+ * ceiling of blackwaters, and what is darker yet made so by silt; Kd(550) Z of 0.4-5.1 and c(550) Z of 5-8.5 for disc
+ * depths Z of 0.1-12 m (test P12).
  */
 export const TINTS = {
   'blue-clear': {
@@ -54,7 +56,7 @@ export const TINTS = {
     id: 'green',
     name: 'green (algae)',
     sign: 'a white object turns green; the jar settles to a green film',
-    recipe: recipe([70, 1], [0.15, 0.8], [5, 0.9]),
+    recipe: recipe([36, 0.95], [0.25, 0.8], [5, 0.9]),
     jar: TALL_JAR,
     clearFromM: null,
   },
@@ -62,7 +64,7 @@ export const TINTS = {
     id: 'tea',
     name: 'tea (tannin)',
     sign: 'a jar of it is clear but brown, like tea',
-    recipe: recipe([2, 1], [16, 1], [2.85, 0.33]),
+    recipe: recipe([2, 0.3], [16, 1], [2.4, 0.45]),
     jar: TALL_JAR,
     clearFromM: null,
   },

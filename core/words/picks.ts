@@ -59,6 +59,10 @@ export const PICK_WORDS = {
     `${water(p, say)}, ${p.far.toLowerCase()} is seen ${timesWords(p.times)} as far as ${p.near.toLowerCase()} ` +
     `(${say.length(p.farM)} against ${say.length(p.nearM)})${food(p)}.`,
 
+  'sun.turns': (p: { inFace: string; atBack: string; times: number }) =>
+    `Cast towards the sun and ${p.inFace.toLowerCase()} shows ${timesWords(p.times)} as far as ` +
+    `${p.atBack.toLowerCase()}; with the sun at your back, ${p.atBack.toLowerCase()} shows farther.`,
+
   'dress.blacken-blades': (_: None) => 'Blacken the blades with a marker.',
   'dress.gold-blades': (_: None) => 'Swap the blades for gold.',
   'dress.silver-blades': (_: None) => 'Swap the blades for silver.',

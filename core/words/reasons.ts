@@ -1,3 +1,4 @@
+import { FELT_M } from '#core/sight/view'
 import { FORAGE, type Forage } from '#core/prey/forage'
 import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
 import { timesWords } from '#core/words/quantities'
@@ -26,11 +27,14 @@ export const REASON_WORDS = {
   'blend.too-loud': (_: None) => 'No prey here wears a colour this loud.',
   'blend.bold-in-dirty': (_: None) => 'In dirty water hiding gains nothing: boldness counts instead.',
 
-  'contrast.seen-from': ({ sightM }: { sightM: number }, say: Speech) => `First seen at ${say.length(sightM)}.`,
+  'contrast.seen-from': ({ sightM }: { sightM: number }, say: Speech) =>
+    sightM < FELT_M ? 'Felt before it is seen.' : `First seen at ${say.length(sightM)}.`,
   'contrast.seen-farther': ({ sightM, times }: { sightM: number; times: number }, say: Speech) =>
     `First seen at ${say.length(sightM)}, ${timesWords(times)} as far as the middle of the box.`,
   'contrast.seen-late': ({ sightM, mostM }: { sightM: number; mostM: number }, say: Speech) =>
-    `Only seen from ${say.length(sightM)}; most show from ${say.length(mostM)}.`,
+    sightM < FELT_M
+      ? `Felt, not seen; most show from ${say.length(mostM)}.`
+      : `Only seen from ${say.length(sightM)}; most show from ${say.length(mostM)}.`,
   'contrast.own-edges': (_: None) => 'Its own parts stand off each other: an edge holds when colour is gone.',
   'contrast.not-taken-for': ({ background }: { background: BackgroundId }) =>
     `Cannot be taken for the ${BACKGROUNDS[background].words} behind it.`,
@@ -43,7 +47,7 @@ export const REASON_WORDS = {
   'bright-day.dark-in-gloom': (_: None) => 'Little light: a dark or earthy shape is what is left to see.',
 
   'fish-eye.shape': ({ sightM }: { sightM: number }, say: Speech) =>
-    `To this fish the shape shows from ${say.length(sightM)}.`,
+    sightM < FELT_M ? 'To this fish it is felt, not seen.' : `To this fish the shape shows from ${say.length(sightM)}.`,
   'fish-eye.colour': ({ colourM }: { colourM: number }, say: Speech) =>
     `Its colour can be told from ${say.length(colourM)} in.`,
   'fish-eye.no-colour': (_: None) => 'Its colour cannot be told at any distance here.',

@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import { HEADINGS } from '#core/light-field/lightField'
 import { SIDES } from '#core/lure/types'
 import { PARTS } from '#core/paintwork/parts'
 import { COLOUR_MATTERS, OPTICS_VERDICTS, ROLES, type Answer } from '#core/ranking/answer'
@@ -56,6 +57,9 @@ const ranked = Joi.object({
   finish: finishSchema,
   score: number().min(0).max(1),
   sightingRangeM: bySide().description('first seen, metres, by the side the fish looks from'),
+  levelRangeM: group(Object.fromEntries(HEADINGS.map(h => [h, number().min(0)])))
+    .unit('m')
+    .description('level range to a fish that looks towards the sun, across it and away from it, metres'),
   colourRangeM: bySide().description('colour told, metres'),
   flash: number().min(0).max(1),
   naturalness: number().min(0).max(1),
@@ -87,6 +91,10 @@ export const answerSchema = Joi.object<Answer>({
       says: group({ text: sentence(), optics: sentence() }),
     }),
   ),
+  turning: Joi.object(said)
+    .allow(null)
+    .required()
+    .description('where the way the fish looks decides between two of the best'),
   colourMatters: group({ level: word(COLOUR_MATTERS), ...said }),
   assumed: list(
     Joi.object({ path: text(), value: Joi.any().required(), because: text(), code: code(), params: params() }),

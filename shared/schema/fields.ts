@@ -15,11 +15,18 @@ export const momentSchema = (name: string) =>
 
 function numberSchema(f: NumberField): Joi.NumberSchema {
   const [lo, hi] = f.range
-  const schema = Joi.number().strict().min(lo).max(hi)
+  const schema = bounded(Joi.number().strict(), f).min(lo).max(hi)
   return (f.whole ? schema.integer() : schema).messages({
     'number.min': `{{#label}} cannot be less than {{#limit}}${f.unit}.`,
     'number.max': `{{#label}} cannot be more than {{#limit}}${f.unit}.`,
   })
+}
+
+/** A bound by another field holds only where that field is given. */
+function bounded(schema: Joi.NumberSchema, { notOver }: NumberField): Joi.NumberSchema {
+  if (!notOver) return schema
+  const other = Joi.ref(notOver.field, { adjust: (v: unknown) => (typeof v === 'number' ? v : Infinity) })
+  return schema.max(other).rule({ keep: true, message: notOver.otherwise })
 }
 
 function groupSchema(f: GroupField): Joi.ObjectSchema {

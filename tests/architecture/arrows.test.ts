@@ -15,6 +15,7 @@ const ROOMS = [
   'sky',
   'water',
   'light-field',
+  'reading',
   'eye',
   'paintwork',
   'season',

@@ -6,66 +6,66 @@ for (const [size, viewport] of Object.entries(SIZES)) {
   test.describe(`on a ${size}`, () => {
     test.use({ viewport, hasTouch: true, isMobile: size === 'phone' })
 
-    for (const theme of THEMES) {
-      for (const hand of HANDS) {
-        test(`the whole job by ${hand} alone, ${theme}`, async ({ page }) => {
-          await open(page, '', { 'piscator.theme': theme })
-          const { press, pick, choose, pull } = await handOf(hand, page)
-          const button = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' })
-          const read: [RegExp | string, { dx?: number; dy?: number; keys: string[] }][] = [
-            ['Time of day', { dx: 30, keys: ['PageUp'] }],
-            ['Cloud cover', { dx: -30, keys: ['ArrowLeft', 'ArrowLeft'] }],
-            ['Wind on the water', { dy: -24, keys: ['ArrowUp'] }],
-            [/Distance of the/, { dx: 25, keys: ['ArrowRight', 'ArrowRight'] }],
-            [/Running depth/, { dy: -30, keys: ['ArrowUp', 'ArrowUp'] }],
-            [/disc vanishes/, { dy: -35, keys: Array<string>(8).fill('ArrowUp') }],
-          ]
-          for (const [name, by] of read) {
-            const before = await valueOf(page, name)
-            await pull(slider(page, name), by)
-            expect(await valueOf(page, name), String(name)).not.toBe(before)
-          }
-          await press(button('Conditions'))
-          await choose(button(/^Tint:/), /^tea/i)
-          await choose(button(/^Wind/), /^calm/i)
+    // Each hand in another theme on each size: three of each see them all.
+    for (const [i, hand] of HANDS.entries()) {
+      const theme = THEMES[(i + (size === 'phone' ? 1 : 0)) % THEMES.length]!
+      test(`the whole job by ${hand} alone, ${theme}`, async ({ page }) => {
+        await open(page, '', { 'piscator.theme': theme })
+        const { press, pick, choose, pull } = await handOf(hand, page)
+        const button = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' })
+        const read: [RegExp | string, { dx?: number; dy?: number; keys: string[] }][] = [
+          ['Time of day', { dx: 30, keys: ['PageUp'] }],
+          ['Cloud cover', { dx: -30, keys: ['ArrowLeft', 'ArrowLeft'] }],
+          ['Wind on the water', { dy: -24, keys: ['ArrowUp'] }],
+          [/Distance of the/, { dx: 25, keys: ['ArrowRight', 'ArrowRight'] }],
+          [/Running depth/, { dy: -30, keys: ['ArrowUp', 'ArrowUp'] }],
+          [/disc vanishes/, { dy: -35, keys: Array<string>(8).fill('ArrowUp') }],
+        ]
+        for (const [name, by] of read) {
+          const before = await valueOf(page, name)
+          await pull(slider(page, name), by)
+          expect(await valueOf(page, name), String(name)).not.toBe(before)
+        }
+        await press(button('Conditions'))
+        await choose(button(/^Tint:/), /^tea/i)
+        await choose(button(/^Wind/), /^calm/i)
+        await press(button('Close'))
+        expect(await valueOf(page, 'Wind on the water')).toBe(0)
+        await press(button('Undo'))
+        expect(await valueOf(page, 'Wind on the water')).toBe(2)
+        await pick(page.getByRole('radio', { name: 'Spinnerbait', exact: true }))
+        await expect(firstCall(page)).toHaveAttribute('data-finish', /^spinnerbait/)
+
+        // Rows change places until the ranking has come to rest.
+        await page.waitForTimeout(400)
+        const second = page.getByTestId('call').nth(1)
+        const chosen = (await second.getAttribute('data-finish'))!
+        await press(second)
+        await expect(
+          page.getByRole(size === 'phone' ? 'dialog' : 'region', size === 'phone' ? {} : { name: 'Plate' }),
+        ).toContainText('Where the schools stand')
+        if (size === 'phone') {
+          if (hand === 'keyboard') await clean(page)
           await press(button('Close'))
-          expect(await valueOf(page, 'Wind on the water')).toBe(0)
-          await press(button('Undo'))
-          expect(await valueOf(page, 'Wind on the water')).toBe(2)
-          await pick(page.getByRole('radio', { name: 'Spinnerbait', exact: true }))
-          await expect(firstCall(page)).toHaveAttribute('data-finish', /^spinnerbait/)
+        }
+        await expect(page.locator(`[data-finish="${chosen}"]`)).toHaveAttribute('aria-pressed', 'true')
+        await press(button('I tied this on'))
+        await expect(page.getByRole('status').filter({ hasText: 'Kept' }).first()).toBeVisible()
 
-          // Rows change places until the ranking has come to rest.
-          await page.waitForTimeout(400)
-          const second = page.getByTestId('call').nth(1)
-          const chosen = (await second.getAttribute('data-finish'))!
-          await press(second)
-          await expect(
-            page.getByRole(size === 'phone' ? 'dialog' : 'region', size === 'phone' ? {} : { name: 'Plate' }),
-          ).toContainText('Where the schools stand')
-          if (size === 'phone') {
-            if (hand === 'keyboard') await clean(page)
-            await press(button('Close'))
-          }
-          await expect(page.locator(`[data-finish="${chosen}"]`)).toHaveAttribute('aria-pressed', 'true')
-          await press(button('I tied this on'))
-          await expect(page.getByRole('status').filter({ hasText: 'Kept' }).first()).toBeVisible()
-
-          const readings = () => Promise.all(read.map(([name]) => valueOf(page, name)))
-          const left = await readings()
-          await expect.poll(() => page.url()).toContain('lure=spinnerbait')
-          await page.reload()
-          await expect(firstCall(page)).toHaveAttribute('data-finish', /^spinnerbait/)
-          // A link carries hundredths.
-          for (const [i, v] of (await readings()).entries()) expect(v, String(read[i]![0])).toBeCloseTo(left[i]!, 1)
-          expect(page.url()).toContain('tint=tea')
-          await press(button(/^Kept/))
-          await expect(page.getByTestId('kept')).toHaveCount(1)
-          await expect(page.getByTestId('kept')).not.toContainText('On this device only')
-          await press(button(/^Take back/))
-          await expect(page.getByText('Nothing kept yet.')).toBeVisible()
-        })
-      }
+        const readings = () => Promise.all(read.map(([name]) => valueOf(page, name)))
+        const left = await readings()
+        await expect.poll(() => page.url()).toContain('lure=spinnerbait')
+        await page.reload()
+        await expect(firstCall(page)).toHaveAttribute('data-finish', /^spinnerbait/)
+        // A link carries hundredths.
+        for (const [i, v] of (await readings()).entries()) expect(v, String(read[i]![0])).toBeCloseTo(left[i]!, 1)
+        expect(page.url()).toContain('tint=tea')
+        await press(button(/^Kept/))
+        await expect(page.getByTestId('kept')).toHaveCount(1)
+        await expect(page.getByTestId('kept')).not.toContainText('On this device only')
+        await press(button(/^Take back/))
+        await expect(page.getByText('Nothing kept yet.')).toBeVisible()
+      })
     }
 
     test('single keys do what the keyboard map says', async ({ page }) => {
@@ -156,6 +156,32 @@ test('typed values: good ones are taken, bad ones stay to be mended', async ({ p
   await field.fill('3')
   await field.press('Enter')
   expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(0.914, 2)
+})
+
+test('the bottom and the sun are set on the picture, and the ranges follow', async ({ page }) => {
+  await open(page)
+  await page.getByRole('button', { name: 'Set the bottom' }).click()
+  const bottom = slider(page, 'Depth of the water')
+  await expect(bottom).toBeVisible()
+  const first = await valueOf(page, 'Depth of the water')
+  await bottom.focus()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp')
+  expect(await valueOf(page, 'Depth of the water')).toBeCloseTo(first - 0.3, 1)
+  // No lure is run through the bottom.
+  await slider(page, /Running depth/).focus()
+  await page.keyboard.press('End')
+  expect(await valueOf(page, /Running depth/)).toBeCloseTo(first - 0.3, 1)
+
+  const plate = page.getByLabel('The chosen finish')
+  await expect(plate).toContainText('with the sun in your face')
+  const range = plate.getByRole('listitem').filter({ hasText: 'From the side' })
+  const before = await range.textContent()
+  await page.getByRole('button', { name: /^Where the sun is/ }).click()
+  await page.getByRole('option', { name: /^Sun at back/ }).click()
+  await expect.poll(() => page.url()).toContain('sun=sun-at-back')
+  await expect.poll(() => range.textContent()).not.toBe(before)
+  await page.getByRole('button', { name: /forget the bottom/ }).click()
+  await expect(page.getByRole('button', { name: 'Set the bottom' })).toBeVisible()
 })
 
 test("the ranking on screen is the API's for the same scene", async ({ page, request }) => {

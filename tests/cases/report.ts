@@ -1,3 +1,4 @@
+import '../lightTable'
 import { readFileSync } from 'node:fs'
 import { recommend } from '#core/ranking/recommend'
 import { type Case, misses } from './meets'

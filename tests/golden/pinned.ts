@@ -5,6 +5,7 @@ import { picksOf } from './picks'
 import { rulesOf } from './rules'
 import { SCREENS } from './screens'
 import { SCENES } from './scenes'
+import { sweepsOf } from './sweeps'
 
 const plain = (v: unknown): unknown => JSON.parse(JSON.stringify(v))
 export const folder = new URL('./pinned/', import.meta.url)
@@ -14,6 +15,7 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   ...Object.fromEntries(Object.entries(GOLDEN).map(([name, request]) => [name, () => plain(recommend(request))])),
   ...SCREENS,
   picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),
+  sweeps: sweepsOf,
   rules: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, rulesOf(name)])),
 }
 

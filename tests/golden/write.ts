@@ -1,3 +1,4 @@
+import '../lightTable'
 import { appendFileSync, existsSync, mkdirSync, writeFileSync } from 'node:fs'
 import { PINNED, folder, pinnedText } from './pinned'
 

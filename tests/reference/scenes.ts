@@ -14,6 +14,8 @@ export const NOON: SceneInput = {
   tint: 'green',
   salt: false,
   depthM: 0.8,
+  waterM: null,
+  facing: 'any',
   background: 'open',
   fishM: 1,
   sky: {
@@ -43,5 +45,5 @@ export function seen(coat: string, change: Partial<SceneInput>) {
   const input = { ...NOON, ...change }
   const scene = buildScene(input)
   const finish = plain(coat, input.lure)
-  return { ...look(finish, scene.stage), flash: flashOf(finish, scene.glitter, scene.eye), scene }
+  return { ...look(finish, scene.stage), flash: flashOf(finish, scene.glitter, scene.eye, scene.stage.headings), scene }
 }

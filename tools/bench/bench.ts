@@ -1,3 +1,4 @@
+import '../../tests/lightTable'
 import { existsSync } from 'node:fs'
 import { benchAnswers, benchServer } from './answers'
 import { benchDrag } from './drag'

@@ -1,14 +1,15 @@
 import { parseCoat } from '#core/paintwork/coat'
 import { type Finish, buildFinish } from '#core/lure/finish'
 import { PAINTS, type PaintId } from '#core/paintwork/paints'
-import { SIDES } from '#core/lure/types'
-import { lightField } from '#core/light-field/lightField'
+import { LightColumn } from '#core/light-field/lightField'
+import { lightnessMeter, resolved } from '#core/sight/contrast'
 import { lightOfPart, look } from '#core/sight/look'
 import { radianceOf } from '#core/sight/radiance'
 import { type Scene, type SceneInput, buildScene } from '#core/sight/scene'
+import { RANGE_STEPS } from '#core/sight/view'
 import { skyLight } from '#core/sky/light'
 import { BANDS } from '#core/spectrum/grid'
-import { waterFromReading } from '#core/water/disc'
+import { waterFromReading } from '#core/reading/disc'
 import { TINTS } from '#core/water/tints'
 import { medianMs, table } from './timing'
 
@@ -19,6 +20,8 @@ const INPUT: SceneInput = {
   tint: 'green',
   salt: false,
   depthM: 2,
+  waterM: null,
+  facing: 'any',
   background: 'open',
   fishM: 0.4,
   sky: {
@@ -52,31 +55,27 @@ function distinct(n: number): Finish[] {
   )
 }
 
-/** The same ranges the plain way: contrast worked out from the spectra at every step of a search in distance. */
+/** The same ranges by lightness the plain way: contrast from the spectra at every step of a search in distance. */
 function naive(finishes: readonly Finish[], scene: Scene): number {
   let sum = 0
-  const radiance = new Float64Array(BANDS)
+  const delta = new Float64Array(BANDS)
   for (const f of finishes) {
-    for (const side of SIDES) {
-      const view = scene.stage.views[side]
+    for (const way of Object.values(scene.stage.ways)) {
+      const { view } = way
+      const measure = lightnessMeter(view)
       let best = 0
       for (const p of f.parts) {
-        radianceOf(radiance, p.optics, lightOfPart(scene.stage, side, p.part), view.near)
-        const plain = (r: number) =>
-          [...scene.eye.cones, scene.eye.rod].some((s, n, all) => {
-            let d = 0
-            let b = 0
-            for (let i = 0; i < BANDS; i++) {
-              const fade = Math.exp(-view.loss[i]! * r)
-              d += s[i]! * (radiance[i]! - view.near[i]!) * fade
-              b += s[i]! * (view.far[i]! + (view.near[i]! - view.far[i]!) * fade)
-            }
-            return Math.abs(d / b) > (n === all.length - 1 ? view.seen.rod : view.seen.cone)
-          })
-        let [lo, hi] = [0.02, view.rangesM[21]!]
+        radianceOf(delta, p.optics, lightOfPart(way, p.part), view.near)
+        for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+        const seen = (r: number) => {
+          const { contrast, adapted } = measure(delta, r)
+          const blur2 = (r * scene.eye.acuityRad * adapted.coarser) ** 2
+          return Math.abs(contrast) * resolved(p.areaM2, blur2) > adapted.light
+        }
+        let [lo, hi] = [0.02, view.rangesM[RANGE_STEPS - 1]!]
         for (let i = 0; i < 24; i++) {
           const mid = (lo + hi) / 2
-          if (plain(mid)) lo = mid
+          if (seen(mid)) lo = mid
           else hi = mid
         }
         best = Math.max(best, lo)
@@ -105,7 +104,7 @@ export function benchOptics(): void {
   const of120 = rows.find(r => r.n === 120)!.ms
   const slow = medianMs(() => naive(all.slice(0, 120), buildScene(INPUT)), 7, 2)
   table(
-    'Optics of one lure type, 4 parts, 3 sides, scene included (target: 120 finishes under 8 ms)',
+    'Optics of one lure type, 4 parts, 5 ways, scene included (target: 120 finishes under 10 ms)',
     ['finishes', 'median ms', 'µs each', 'finishes/s', 'against 30'],
     rows.map(r => [String(r.n), r.ms, (r.ms * 1000) / r.n, (r.n / r.ms) * 1000, (r.ms / rows[0]!.ms).toFixed(1)]),
   )
@@ -122,8 +121,8 @@ export function benchOptics(): void {
     ['', 'median ms'],
     [
       ['water from a reading', medianMs(i => waterFromReading(TINTS.green.recipe, false, 0.4 + i / 20))],
-      ['light field at a depth', medianMs(i => lightField(waterFromReadingOnce, sky, 0.5 + i / 20))],
-      ['scene with three views', medianMs(i => buildScene(at(i)))],
+      ['light field at a depth', medianMs(i => new LightColumn(waterFromReadingOnce, sky).at(0.5 + i / 20))],
+      ['scene with five views', medianMs(i => buildScene(at(i)))],
     ],
   )
 }

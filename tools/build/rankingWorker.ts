@@ -1,9 +1,10 @@
+import { copyFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { build } from 'esbuild'
 
 /**
- * Bundle the server's ranking worker into a folder: a thread is started from a file of its own, which the server's
- * bundle has no place for.
+ * Bundle the server's ranking worker into a folder, its light table beside it: a thread is started from a file of its
+ * own, which the server's bundle has no place for.
  */
 export async function buildRankingWorker(root: string, folder: string): Promise<void> {
   await build({
@@ -16,4 +17,5 @@ export async function buildRankingWorker(root: string, folder: string): Promise<
     target: 'node20',
     logLevel: 'warning',
   })
+  await copyFile(join(root, 'core/data/light.table'), join(folder, 'workers/light.table'))
 }

@@ -1,52 +1,41 @@
-import { EigenvalueDecomposition, Matrix, solve } from 'ml-matrix'
+import { EigenvalueDecomposition, LuDecomposition, Matrix } from 'ml-matrix'
 import { WATER_INDEX, internalReflectance } from '#core/sky/surface'
+import { type SkyShape, skyShape } from '#core/sky/shapes'
+import { type Phase, moment, phaseAt } from './phase'
+import { associated, gauss } from './quadrature'
 
 /**
- * Plane-parallel radiative transfer in deep, uniform water by discrete ordinates, azimuth-averaged
- * (Chandrasekhar 1960; Stamnes et al. 1988, Applied Optics 27, 2502). Henyey-Greenstein scattering, delta-M
- * scaled (Wiscombe 1977, J. Atmos. Sci. 34, 1408). The quadrature is split at the edge of the window, so that the
- * step in the sky's light there falls between nodes. The surface reflects upward light back by Fresnel.
+ * Plane-parallel radiative transfer in uniform water by discrete ordinates (Chandrasekhar 1960; Stamnes et al. 1988,
+ * Applied Optics 27, 2502), in azimuth modes cos(m φ) from the sun's bearing, delta-M scaled (Wiscombe 1977, J.
+ * Atmos. Sci. 34, 1408). The quadrature is split at the edge of the window, so that the step in the sky's light there
+ * falls between nodes. The surface reflects upward light back by Fresnel.
  */
 
-const CRITICAL_MU = Math.sqrt(1 - 1 / WATER_INDEX ** 2)
+export const CRITICAL_MU = Math.sqrt(1 - 1 / WATER_INDEX ** 2)
 
-/** Gauss-Legendre nodes and weights on (a, b), by Newton's method on the Legendre polynomial. */
-export function gauss(n: number, a: number, b: number): { x: number[]; w: number[] } {
-  const x: number[] = []
-  const w: number[] = []
-  for (let i = 0; i < n; i++) {
-    let t = Math.cos((Math.PI * (i + 0.75)) / (n + 0.5))
-    let slope = 1
-    for (let k = 0; k < 100; k++) {
-      let p0 = 1
-      let p1 = t
-      for (let l = 2; l <= n; l++) [p0, p1] = [p1, ((2 * l - 1) * t * p1 - (l - 1) * p0) / l]
-      slope = (n * (t * p1 - p0)) / (t * t - 1)
-      const step = p1 / slope
-      t -= step
-      if (Math.abs(step) < 1e-15) break
-    }
-    x.push((a + b) / 2 - (t * (b - a)) / 2)
-    w.push((b - a) / ((1 - t * t) * slope * slope))
-  }
-  return { x, w }
+/**
+ * Where the light comes from: a beam of cosine `mu` under water; a sky of some shape, or an even radiance all over the
+ * window; or the bed, an evenly bright floor that lights water without end above it (with down and up changed over).
+ */
+export type Source = { kind: 'beam'; mu: number } | { kind: SkyShape | 'even' | 'bed' }
+
+/** By the way one looks, or a face is turned: towards the sun, across, away, and the mean over all headings. */
+export interface ByHeading {
+  mean: number
+  toward: number
+  across: number
+  away: number
 }
 
-function legendre(order: number, mu: number): number[] {
-  const p = [1, mu]
-  for (let l = 2; l <= order; l++) p.push(((2 * l - 1) * mu * p[l - 1]! - (l - 1) * p[l - 2]!) / l)
-  return p
-}
-
-export type Source = { kind: 'beam'; mu: number } | { kind: 'diffuse' }
-
-/** Light at one depth, relative to the irradiance the surface lets in. */
+/** Light at one depth, relative to the irradiance let in. */
 export interface LightAt {
   ed: number
   eu: number
   e0: number
-  eSide: number
-  lh: number
+  /** Irradiance on an upright face turned that way. */
+  eSide: ByHeading
+  /** Radiance seen looking that way, level, per steradian. */
+  lh: ByHeading
   lZen: number
   lNad: number
 }
@@ -54,179 +43,320 @@ export interface LightAt {
 export interface Solution {
   decay: number[]
   at: (tau: number) => LightAt
+  /** Radiance seen looking level at a bearing from the sun, radians. */
+  levelAt: (tau: number, bearing: number) => number
+}
+
+/** What lies under the water: nothing, or a bed that throws back a share of the light evenly. */
+export interface Bed {
+  tau: number
+  reflectance: number
 }
 
 /** Angles over which "looking up" is averaged, so that no single direction meets the sun's own glare. */
 const UP_MU = [1, 0.99, 0.97]
-/** Terms of the whole phase function: g^400 is below 1e-7 even at g = 0.96. */
-const WHOLE_ORDER = 400
+/**
+ * Azimuth modes kept. Once-scattered light is exact; what has been scattered more often and still reaches the level
+ * is smooth in bearing: twice as many modes change nothing by 0.3 %.
+ */
+const MODES = 12
+/** Bearings over which a level mean is taken. */
+const BEARINGS = 72
+
+/** One azimuth mode of the operator: its eigenmodes and how it scatters a field given at the nodes. */
+interface Mode {
+  modes: { k: number; down: number[]; up: number[] }[]
+  scattered: (mu: number, down: ArrayLike<number>, up: ArrayLike<number>) => number
+  beam: (mu: number) => { down: number[]; up: number[] }
+}
 
 /**
  * Solve for one phase function and single-scattering albedo.
- * @param g asymmetry of the Henyey-Greenstein function (0 isotropic)
  * @param omega single-scattering albedo, 0 to below 1
  * @param streams total number of directions, a multiple of 4
  */
-export function solver(g: number, omega: number, streams = 64): (source: Source) => Solution {
+export function solver(
+  water: Phase,
+  omega: number,
+  streams = 64,
+  azimuths = MODES,
+): (source: Source, bed?: Bed) => Solution {
   const n = streams / 2
   const inner = gauss(n / 2, 0, CRITICAL_MU)
   const outer = gauss(n / 2, CRITICAL_MU, 1)
   const mu = [...inner.x, ...outer.x]
   const w = [...inner.w, ...outer.w]
   const order = Math.floor((streams * 3) / 4) - 1
-  const f = g === 0 ? 0 : g ** (order + 1)
+  const f = moment(water, order + 1)
   const om = (omega * (1 - f)) / (1 - omega * f)
   const stretch = 1 - omega * f
-  const moments = Array.from(
-    { length: order + 1 },
-    (_, l) => ((2 * l + 1) * ((g === 0 ? (l === 0 ? 1 : 0) : g ** l) - f)) / (1 - f),
-  )
-  const pNode = mu.map(m => legendre(order, m))
-  const phase = (pa: number[], pb: number[], sign: 1 | -1) => {
-    let s = 0
-    for (let l = 0; l <= order; l++) s += moments[l]! * pa[l]! * pb[l]! * (sign === -1 && l % 2 ? -1 : 1)
-    return s
-  }
-  const A = new Matrix(n, n)
-  const B = new Matrix(n, n)
-  for (let i = 0; i < n; i++) {
-    for (let j = 0; j < n; j++) {
-      A.set(i, j, (om / 2) * phase(pNode[i]!, pNode[j]!, 1) * w[j]!)
-      B.set(i, j, (om / 2) * phase(pNode[i]!, pNode[j]!, -1) * w[j]!)
+  const moments = Float64Array.from({ length: order + 1 }, (_, l) => ((2 * l + 1) * (moment(water, l) - f)) / (1 - f))
+  const reflected = mu.map(internalReflectance)
+
+  /** Scattering between two directions in mode m: `odd` is -1 when one of them goes down and the other up. */
+  const between = (m: number, pa: Float64Array, pb: Float64Array, odd: 1 | -1) => {
+    let even = 0
+    let uneven = 0
+    for (let l = m; l <= order; l++) {
+      const term = moments[l]! * pa[l]! * pb[l]!
+      if ((l - m) % 2) uneven += term
+      else even += term
     }
+    return even + odd * uneven
   }
-  // The quadrature misses a little of the sharpest moments; scale so that scattering conserves energy exactly.
-  for (let j = 0; j < n; j++) {
-    let total = 0
-    for (let i = 0; i < n; i++) total += (w[i]! * (A.get(i, j) + B.get(i, j))) / w[j]!
-    const fix = om === 0 ? 1 : om / total
+
+  function operator(m: number): Mode {
+    const pNode = mu.map(x => associated(m, order, x))
+    const A = new Matrix(n, n)
+    const B = new Matrix(n, n)
     for (let i = 0; i < n; i++) {
-      A.set(i, j, A.get(i, j) * fix)
-      B.set(i, j, B.get(i, j) * fix)
-    }
-  }
-  const alpha = new Matrix(n, n)
-  const beta = new Matrix(n, n)
-  for (let i = 0; i < n; i++) {
-    for (let j = 0; j < n; j++) {
-      alpha.set(i, j, (A.get(i, j) - (i === j ? 1 : 0)) / mu[i]!)
-      beta.set(i, j, B.get(i, j) / mu[i]!)
-    }
-  }
-  const minus = Matrix.sub(alpha, beta)
-  const plus = Matrix.add(alpha, beta)
-  const evd = new EigenvalueDecomposition(minus.mmul(plus))
-  const modes = evd.realEigenvalues.map((k2, j) => {
-    const k = Math.sqrt(Math.max(k2, 1e-12))
-    const s = evd.eigenvectorMatrix.getColumn(j)
-    const d = plus
-      .mmul(Matrix.columnVector(s))
-      .to1DArray()
-      .map(v => -v / k)
-    return { k, down: s.map((v, i) => (v + d[i]!) / 2), up: s.map((v, i) => (v - d[i]!) / 2) }
-  })
-
-  /** Scattered source at any direction (mu positive downward) for a field given at the nodes. */
-  const scattered = (m: number, down: number[], up: number[]) => {
-    const p = legendre(order, m)
-    let s = 0
-    for (let i = 0; i < n; i++) s += w[i]! * (phase(p, pNode[i]!, 1) * down[i]! + phase(p, pNode[i]!, -1) * up[i]!)
-    return (om / 2) * s
-  }
-
-  return source => {
-    const beamMu = source.kind === 'beam' ? source.mu : 1
-    // Irradiance let in is 1: a beam of strength 1/mu, or an even radiance inside the window.
-    const beam = source.kind === 'beam' ? 1 / source.mu : 0
-    const pBeam = legendre(order, beamMu)
-    // Once-scattered sunlight off the nodes takes the whole phase function (Nakajima & Tanaka 1988): cut short, it
-    // ripples.
-    const whole = (m: number) => {
-      const [pm, pb] = [legendre(WHOLE_ORDER, m), legendre(WHOLE_ORDER, beamMu)]
-      let s = 0
-      for (let l = 0; l <= WHOLE_ORDER; l++) s += (2 * l + 1) * (g === 0 && l ? 0 : g ** l) * pm[l]! * pb[l]!
-      return ((beam * omega) / (1 - omega * f) / (4 * Math.PI)) * s
-    }
-    const q = (m: number) => ((beam * om) / (4 * Math.PI)) * phase(legendre(order, m), pBeam, 1)
-    let zDown = new Array<number>(n).fill(0)
-    let zUp = new Array<number>(n).fill(0)
-    if (beam > 0) {
-      const lhs = new Matrix(2 * n, 2 * n)
-      const rhs = new Matrix(2 * n, 1)
-      for (let i = 0; i < n; i++) {
-        for (let j = 0; j < n; j++) {
-          lhs.set(i, j, -A.get(i, j) + (i === j ? 1 - mu[i]! / beamMu : 0))
-          lhs.set(i, n + j, -B.get(i, j))
-          lhs.set(n + i, j, -B.get(i, j))
-          lhs.set(n + i, n + j, -A.get(i, j) + (i === j ? 1 + mu[i]! / beamMu : 0))
-        }
-        rhs.set(i, 0, q(mu[i]!))
-        rhs.set(n + i, 0, q(-mu[i]!))
+      for (let j = 0; j < n; j++) {
+        A.set(i, j, (om / 2) * between(m, pNode[i]!, pNode[j]!, 1) * w[j]!)
+        B.set(i, j, (om / 2) * between(m, pNode[i]!, pNode[j]!, -1) * w[j]!)
       }
-      const z = solve(lhs, rhs).to1DArray()
-      zDown = z.slice(0, n)
-      zUp = z.slice(n)
     }
-    const windowRadiance = 1 / (Math.PI * (1 - CRITICAL_MU ** 2))
-    const incident = (m: number) => (source.kind === 'diffuse' && m > CRITICAL_MU ? windowRadiance : 0)
-    const lhs = new Matrix(n, n)
-    const rhs = new Matrix(n, 1)
-    for (let i = 0; i < n; i++) {
-      const r = internalReflectance(mu[i]!)
-      modes.forEach((m, j) => lhs.set(i, j, m.down[i]! - r * m.up[i]!))
-      rhs.set(i, 0, incident(mu[i]!) + r * zUp[i]! - zDown[i]!)
-    }
-    const c = solve(lhs, rhs).to1DArray()
-
-    const sourceAt = (m: number, once: (m: number) => number) => ({
-      modes: modes.map(mode => scattered(m, mode.down, mode.up)),
-      beam: beam > 0 ? scattered(m, zDown, zUp) + once(m) : 0,
-    })
-    const level = sourceAt(0, whole)
-    const upward = sourceAt(-1, whole)
-    // Looking up near the sun, the cut function is kept: it spreads the glare over a few degrees, as waves do.
-    const looking = UP_MU.map(m => ({ m, down: sourceAt(m, q), up: sourceAt(-m, whole) }))
-    const rising = (m: number, src: ReturnType<typeof sourceAt>, t: number) =>
-      modes.reduce(
-        (s, mode, j) => s + (c[j]! * src.modes[j]! * Math.exp(-mode.k * t)) / (1 + mode.k * m),
-        (src.beam * Math.exp(-t / beamMu)) / (1 + m / beamMu),
-      )
-    const build = (k: number, m: number, t: number) =>
-      Math.abs(1 - k * m) < 1e-5 ? (t / m) * Math.exp(-t / m) : (Math.exp(-k * t) - Math.exp(-t / m)) / (1 - k * m)
-
-    return {
-      decay: modes.map(m => m.k * stretch).sort((a, b) => a - b),
-      at(tau) {
-        const t = tau * stretch
-        const fade = modes.map((m, j) => c[j]! * Math.exp(-m.k * t))
-        const direct = beam * Math.exp(-t / beamMu)
-        const out = { ed: beamMu * direct, eu: 0, e0: direct, eSide: (direct * Math.sqrt(1 - beamMu ** 2)) / Math.PI }
+    // The quadrature misses a little of the sharpest moments; scale so that scattering conserves energy exactly.
+    if (m === 0 && om > 0) {
+      for (let j = 0; j < n; j++) {
+        let total = 0
+        for (let i = 0; i < n; i++) total += (w[i]! * (A.get(i, j) + B.get(i, j))) / w[j]!
+        const fix = om / total
         for (let i = 0; i < n; i++) {
-          let down = zDown[i]! * Math.exp(-t / beamMu)
-          let up = zUp[i]! * Math.exp(-t / beamMu)
-          modes.forEach((m, j) => {
-            down += fade[j]! * m.down[i]!
-            up += fade[j]! * m.up[i]!
-          })
-          out.ed += 2 * Math.PI * w[i]! * mu[i]! * down
-          out.eu += 2 * Math.PI * w[i]! * mu[i]! * up
-          out.e0 += 2 * Math.PI * w[i]! * (down + up)
-          // Mean over headings of the irradiance on a vertical face: 2 ∫ L sin² dθ = 2 ∫ L sinθ dmu.
-          out.eSide += 2 * w[i]! * Math.sqrt(1 - mu[i]! ** 2) * (down + up)
+          A.set(i, j, A.get(i, j) * fix)
+          B.set(i, j, B.get(i, j) * fix)
         }
-        const lh = modes.reduce((s, m, j) => s + fade[j]! * level.modes[j]!, level.beam * Math.exp(-t / beamMu))
-        const lNad = rising(1, upward, t)
-        let lZen = 0
-        for (const { m, down, up } of looking) {
-          const entering = incident(m) + internalReflectance(m) * rising(m, up, 0)
-          lZen +=
-            (entering * Math.exp(-t / m) +
-              modes.reduce((s, mode, j) => s + c[j]! * down.modes[j]! * build(mode.k, m, t), 0) +
-              down.beam * build(1 / beamMu, m, t)) /
-            looking.length
+      }
+    }
+    const minus = new Matrix(n, n)
+    const plus = new Matrix(n, n)
+    for (let i = 0; i < n; i++) {
+      for (let j = 0; j < n; j++) {
+        const alpha = (A.get(i, j) - (i === j ? 1 : 0)) / mu[i]!
+        const beta = B.get(i, j) / mu[i]!
+        minus.set(i, j, alpha - beta)
+        plus.set(i, j, alpha + beta)
+      }
+    }
+    const evd = new EigenvalueDecomposition(minus.mmul(plus))
+    const modes = evd.realEigenvalues.map((k2, j) => {
+      const k = Math.sqrt(Math.max(k2, 1e-12))
+      const s = evd.eigenvectorMatrix.getColumn(j)
+      const d = plus
+        .mmul(Matrix.columnVector(s))
+        .to1DArray()
+        .map(v => -v / k)
+      return { k, down: s.map((v, i) => (v + d[i]!) / 2), up: s.map((v, i) => (v - d[i]!) / 2) }
+    })
+    return {
+      modes,
+      scattered(x, down, up) {
+        const p = associated(m, order, x)
+        let s = 0
+        for (let i = 0; i < n; i++)
+          s += w[i]! * (between(m, p, pNode[i]!, 1) * down[i]! + between(m, p, pNode[i]!, -1) * up[i]!)
+        return (om / 2) * s
+      },
+      /** What a beam of strength 1/mu feeds into this mode: the particular solution, decaying as the beam does. */
+      beam(beamMu) {
+        const pBeam = associated(m, order, beamMu)
+        const strength = ((m === 0 ? 1 : 2) * om) / beamMu / (4 * Math.PI)
+        const lhs = new Matrix(2 * n, 2 * n)
+        const rhs = new Matrix(2 * n, 1)
+        for (let i = 0; i < n; i++) {
+          for (let j = 0; j < n; j++) {
+            lhs.set(i, j, -A.get(i, j) + (i === j ? 1 - mu[i]! / beamMu : 0))
+            lhs.set(i, n + j, -B.get(i, j))
+            lhs.set(n + i, j, -B.get(i, j))
+            lhs.set(n + i, n + j, -A.get(i, j) + (i === j ? 1 + mu[i]! / beamMu : 0))
+          }
+          rhs.set(i, 0, strength * between(m, pNode[i]!, pBeam, 1))
+          rhs.set(n + i, 0, strength * between(m, pNode[i]!, pBeam, -1))
         }
-        return { ...out, lh, lZen, lNad }
+        const z = new LuDecomposition(lhs).solve(rhs).to1DArray()
+        return { down: z.slice(0, n), up: z.slice(n) }
       },
     }
   }
+
+  const operators: Mode[] = []
+  const modeOf = (m: number) => (operators[m] ??= operator(m))
+
+  return (source, bed) => {
+    const beamMu = source.kind === 'beam' ? source.mu : 1
+    const beam = source.kind === 'beam' ? 1 / source.mu : 0
+    const beamSin = Math.sqrt(1 - beamMu ** 2)
+    const surface = source.kind === 'bed' ? mu.map(() => 0) : reflected
+    const incident = incidentOf(source)
+    // Once-scattered sunlight off the nodes takes the whole phase function (Nakajima & Tanaka 1988): cut short, it
+    // ripples.
+    const whole = (cosine: number) => ((beam * omega) / (1 - omega * f) / (4 * Math.PI)) * phaseAt(water, cosine)
+
+    /** One azimuth mode solved: amplitudes of the eigenmodes, fading down and, over a bed, up. */
+    const solveMode = (m: number) => {
+      const op = modeOf(m)
+      const z = beam > 0 ? op.beam(beamMu) : { down: mu.map(() => 0), up: mu.map(() => 0) }
+      const size = bed ? 2 * n : n
+      const lhs = new Matrix(size, size)
+      const rhs = new Matrix(size, 1)
+      const bedT = bed ? bed.tau * stretch : 0
+      const atBed = Math.exp(-bedT / beamMu)
+      for (let i = 0; i < n; i++) {
+        const r = surface[i]!
+        op.modes.forEach((mode, j) => {
+          lhs.set(i, j, mode.down[i]! - r * mode.up[i]!)
+          if (bed) lhs.set(i, n + j, (mode.up[i]! - r * mode.down[i]!) * Math.exp(-mode.k * bedT))
+        })
+        rhs.set(i, 0, (m === 0 ? incident(mu[i]!) : 0) + r * z.up[i]! - z.down[i]!)
+      }
+      if (bed) {
+        // The bed's own light is even: all that comes down on it, thrown back by its reflectance.
+        const back = (down: number[]) =>
+          m === 0 ? 2 * bed.reflectance * down.reduce((s, v, i) => s + w[i]! * mu[i]! * v, 0) : 0
+        const direct = m === 0 ? (bed.reflectance * beam * beamMu * atBed) / Math.PI : 0
+        op.modes.forEach((mode, j) => {
+          const [fromTop, fromBed] = [back(mode.down), back(mode.up)]
+          for (let i = 0; i < n; i++) {
+            lhs.set(n + i, j, (mode.up[i]! - fromTop) * Math.exp(-mode.k * bedT))
+            lhs.set(n + i, n + j, mode.down[i]! - fromBed)
+          }
+        })
+        const zBack = back(z.down)
+        for (let i = 0; i < n; i++) rhs.set(n + i, 0, direct + (zBack - z.up[i]!) * atBed)
+      }
+      const c = new LuDecomposition(lhs).solve(rhs).to1DArray()
+      /** Strengths of the modes at a depth: those that fade downwards, and those that fade upwards from a bed. */
+      const fades = (t: number) =>
+        op.modes.map((mode, j) => [c[j]! * Math.exp(-mode.k * t), bed ? c[n + j]! * Math.exp(-mode.k * (bedT - t)) : 0])
+      const fieldAt = (t: number) => {
+        const direct = Math.exp(-t / beamMu)
+        const down = z.down.map(v => v * direct)
+        const up = z.up.map(v => v * direct)
+        fades(t).forEach(([a, b], j) => {
+          const mode = op.modes[j]!
+          for (let i = 0; i < n; i++) {
+            down[i]! += a! * mode.down[i]! + b! * mode.up[i]!
+            up[i]! += a! * mode.up[i]! + b! * mode.down[i]!
+          }
+        })
+        return { down, up }
+      }
+      return { op, z, c, fieldAt }
+    }
+    const solved = Array.from({ length: beam > 0 ? azimuths + 1 : 1 }, (_, m) => solveMode(m))
+    const mean = solved[0]!
+    if (bed) return { decay: [], levelAt: () => Number.NaN, at: tau => irradiances(mean.fieldAt(tau * stretch), tau) }
+
+    function irradiances({ down, up }: { down: number[]; up: number[] }, tau: number): LightAt {
+      const direct = beam * Math.exp((-tau * stretch) / beamMu)
+      const out = { ed: beamMu * direct, eu: 0, e0: direct }
+      let side = (direct * beamSin) / Math.PI
+      for (let i = 0; i < n; i++) {
+        out.ed += 2 * Math.PI * w[i]! * mu[i]! * down[i]!
+        out.eu += 2 * Math.PI * w[i]! * mu[i]! * up[i]!
+        out.e0 += 2 * Math.PI * w[i]! * (down[i]! + up[i]!)
+        // Mean over headings of the irradiance on a vertical face: 2 ∫ L sin² dθ = 2 ∫ L sinθ dmu.
+        side += 2 * w[i]! * Math.sqrt(1 - mu[i]! ** 2) * (down[i]! + up[i]!)
+      }
+      const lh = modeOf(0).scattered(0, down, up)
+      const all = (v: number): ByHeading => ({ mean: v, toward: v, across: v, away: v })
+      return { ...out, eSide: all(side), lh: all(lh), lZen: Number.NaN, lNad: Number.NaN }
+    }
+
+    /** Level radiance at bearings: once-scattered light whole, the rest by its modes. */
+    const levelModes = solved.map(({ op, z }) => ({
+      modes: op.modes.map(mode => op.scattered(0, mode.down, mode.up)),
+      beam: beam > 0 ? op.scattered(0, z.down, z.up) : 0,
+    }))
+    const levelParts = (t: number) =>
+      levelModes.map(({ modes, beam: b }, m) =>
+        modes.reduce(
+          (s, v, j) => s + v * solved[m]!.c[j]! * Math.exp(-solved[m]!.op.modes[j]!.k * t),
+          b * Math.exp(-t / beamMu),
+        ),
+      )
+    const levelFrom = (parts: number[], t: number, bearing: number) =>
+      parts.reduce((s, v, m) => s + v * Math.cos(m * bearing), 0) +
+      (beam > 0 ? whole(beamSin * Math.cos(bearing)) * Math.exp(-t / beamMu) : 0)
+
+    const sourceAt = (x: number, once: number) => ({
+      modes: mean.op.modes.map(mode => mean.op.scattered(x, mode.down, mode.up)),
+      beam: beam > 0 ? mean.op.scattered(x, mean.z.down, mean.z.up) + once : 0,
+    })
+    const upward = sourceAt(-1, whole(-beamMu))
+    const pBeam = associated(0, order, beamMu)
+    // Looking up near the sun, the cut function is kept: it spreads the glare over a few degrees, as waves do.
+    const cut = (x: number) => ((beam * om) / (4 * Math.PI)) * between(0, associated(0, order, x), pBeam, 1)
+    const wholeMean = (x: number) => {
+      let s = 0
+      for (let i = 0; i < BEARINGS; i++) {
+        const cosine = x * beamMu + Math.sqrt(1 - x * x) * beamSin * Math.cos((2 * Math.PI * i) / BEARINGS)
+        s += whole(cosine)
+      }
+      return s / BEARINGS
+    }
+    const looking = UP_MU.map(x => ({ m: x, down: sourceAt(x, cut(x)), up: sourceAt(-x, wholeMean(-x)) }))
+    const rising = (x: number, src: ReturnType<typeof sourceAt>, t: number) =>
+      mean.op.modes.reduce(
+        (s, mode, j) => s + (mean.c[j]! * src.modes[j]! * Math.exp(-mode.k * t)) / (1 + mode.k * x),
+        (src.beam * Math.exp(-t / beamMu)) / (1 + x / beamMu),
+      )
+    const build = (k: number, x: number, t: number) =>
+      Math.abs(1 - k * x) < 1e-5 ? (t / x) * Math.exp(-t / x) : (Math.exp(-k * t) - Math.exp(-t / x)) / (1 - k * x)
+    const entering = source.kind === 'bed' ? () => 0 : internalReflectance
+
+    return {
+      decay: mean.op.modes.map(m => m.k * stretch).sort((a, b) => a - b),
+      levelAt: (tau, bearing) => levelFrom(levelParts(tau * stretch), tau * stretch, bearing),
+      at(tau) {
+        const t = tau * stretch
+        const out = irradiances(mean.fieldAt(t), tau)
+        const parts = levelParts(t)
+        if (beam > 0) {
+          const direct = beam * Math.exp(-t / beamMu)
+          const face = solved.map(({ fieldAt }) => {
+            const { down, up } = fieldAt(t)
+            return w.reduce((s, wi, i) => s + wi * Math.sqrt(1 - mu[i]! ** 2) * (down[i]! + up[i]!), 0)
+          })
+          const sideAt = (bearing: number) =>
+            face.reduce((s, v, m) => s + v * halfTurn(m) * Math.cos(m * bearing), 0) +
+            direct * beamSin * Math.max(0, Math.cos(bearing))
+          Object.assign(out.eSide, byHeading(sideAt))
+          Object.assign(
+            out.lh,
+            byHeading(bearing => levelFrom(parts, t, bearing)),
+          )
+          let sum = 0
+          for (let i = 0; i < BEARINGS; i++) sum += whole(beamSin * Math.cos((2 * Math.PI * i) / BEARINGS))
+          out.lh.mean = parts[0]! + (sum / BEARINGS) * Math.exp(-t / beamMu)
+        }
+        let lZen = 0
+        for (const { m, down, up } of looking) {
+          const from = incident(m) + entering(m) * rising(m, up, 0)
+          lZen +=
+            (from * Math.exp(-t / m) +
+              mean.op.modes.reduce((s, mode, j) => s + mean.c[j]! * down.modes[j]! * build(mode.k, m, t), 0) +
+              down.beam * build(1 / beamMu, m, t)) /
+            looking.length
+        }
+        return { ...out, lZen, lNad: rising(1, upward, t) }
+      },
+    }
+  }
+}
+
+/** Towards the sun, across, away. */
+const byHeading = (f: (bearing: number) => number) => ({ toward: f(0), across: f(Math.PI / 2), away: f(Math.PI) })
+
+/** Integral of cos(m φ) cos φ over the half turn a face sees. */
+const halfTurn = (m: number) =>
+  m === 0 ? 2 : m === 1 ? Math.PI / 2 : m % 2 ? 0 : (2 * Math.cos((m * Math.PI) / 2)) / (1 - m * m)
+
+/** Radiance that comes in at a cosine under water, for an irradiance of 1. */
+function incidentOf(source: Source): (mu: number) => number {
+  if (source.kind === 'beam') return () => 0
+  if (source.kind === 'bed') return () => 1 / Math.PI
+  const shape = source.kind === 'even' ? (m: number) => (m > CRITICAL_MU ? 1 : 0) : skyShape(source.kind)
+  const { x, w } = gauss(64, CRITICAL_MU, 1)
+  const total = x.reduce((s, m, i) => s + 2 * Math.PI * w[i]! * m * shape(m), 0)
+  return m => shape(m) / total
 }

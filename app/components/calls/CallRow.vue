@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
+import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
 import { useSettingsStore } from '~/settings/store'
 import type { CallShown } from '~/screen/callShown'
@@ -29,10 +30,14 @@ const selected = computed(() => call.value.finishId === props.selectedId)
 const red = computed(() => settings.theme === 'night')
 const finish = computed(() => finishById(call.value.finishId)!)
 const water = computed(() => `background:${red.value ? redTone(call.value.seen.water, 120) : call.value.seen.water}`)
+/** What is felt before it is seen has no distance worth a number. */
+const felt = computed(() => call.value.sightM < FELT_M)
+const shownM = computed(() => (felt.value ? 'felt' : lengthNumber(call.value.sightM)))
+const unit = computed(() => (felt.value ? '' : length.value.unit))
 const spoken = computed(() =>
   [
     `${call.value.rank}. ${call.value.name}.`,
-    `First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}.`,
+    felt.value ? 'Felt before it is seen.' : `First seen at ${shownM.value} ${unit.value}.`,
     `${call.value.agree} of 7 schools agree. ${call.value.reason}`,
   ].join(' '),
 )
@@ -80,8 +85,8 @@ export const ROW_LINE = 2
       </span>
       <span v-if="!phone" class="w-19.5 shrink-0 pt-1 pr-2 text-right">
         <span class="figure text-figure leading-none font-semibold">
-          {{ lengthNumber(call.sightM) }}
-          <span class="ml-0.5 text-note">{{ length.unit }}</span>
+          {{ shownM }}
+          <span class="ml-0.5 text-note">{{ unit }}</span>
         </span>
         <span class="block pt-1 text-label leading-tight text-ink2">
           {{ call.agree }} of 7
@@ -92,8 +97,8 @@ export const ROW_LINE = 2
       <span v-if="phone" class="flex w-full items-baseline gap-2 px-3 pt-1.5">
         <span class="min-w-0 flex-1 truncate text-lead font-bold">{{ call.name }}</span>
         <span class="figure text-rank leading-none font-semibold">
-          {{ lengthNumber(call.sightM) }}
-          <span class="ml-0.5 text-small">{{ length.unit }}</span>
+          {{ shownM }}
+          <span class="ml-0.5 text-small">{{ unit }}</span>
         </span>
       </span>
       <span v-if="phone" class="w-full px-3 pb-1">

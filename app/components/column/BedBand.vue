@@ -4,7 +4,7 @@ import { BACKGROUNDS } from '#core/sight/backgrounds'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
 import { scatter } from '~/figures/strands'
-import { BACKGROUND_OPTIONS } from '~/words/options'
+import { BACKGROUND_OPTIONS, FACING_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 
 /** The floor of the picture: bottom, weed or wood, drawn in ink, and the choice of what is behind the lure. */
@@ -13,7 +13,7 @@ const store = useReadingStore()
 const c = useColumn()
 const kind = computed(() => BACKGROUNDS[store.reading.background].kind)
 const bg = computed(() => store.reading.background)
-const y0 = computed(() => c.height.value - c.bedH.value)
+const y0 = c.bedY
 const edge = computed(() => {
   const r = scatter(11)
   let d = `M0 ${c.height.value}V${y0.value + 8}`
@@ -28,7 +28,7 @@ const stones = computed(() => {
   return Array.from({ length: big ? 16 : 34 }, () => {
     const w = big ? 22 + r() * 34 : 5 + r() * 9
     const x = r() * c.width.value
-    const y = y0.value + 10 + r() * (c.bedH.value - 12)
+    const y = y0.value + 10 + r() * (c.height.value - y0.value - 12)
     return `M${x - w / 2} ${y + w * 0.3}L${x - w * 0.3} ${y - w * 0.25}L${x + w * 0.15} ${y - w * 0.34}
       L${x + w / 2} ${y + w * 0.1}L${x + w * 0.36} ${y + w * 0.34}Z`
   })
@@ -90,14 +90,24 @@ const wood = computed(() =>
     />
     <path v-if="ripples" :d="ripples" fill="none" stroke="var(--hair)" stroke-width=".8" />
   </svg>
-  <div v-if="pick" class="absolute left-3 z-10 w-44" :style="{ top: `${c.height.value - 52}px` }">
+  <div v-if="pick" class="absolute left-3 z-10 flex gap-1" :style="{ top: `${c.height.value - 52}px` }">
     <Choice
+      class="w-33"
       label="What is behind the lure"
       :value="store.reading.background"
       :options="BACKGROUND_OPTIONS"
       up
       dark
       @change="v => store.set({ background: v })"
+    />
+    <Choice
+      class="w-36"
+      label="Where the sun is"
+      :value="store.reading.facing"
+      :options="FACING_OPTIONS"
+      up
+      dark
+      @change="v => store.set({ facing: v })"
     />
   </div>
 </template>

@@ -90,7 +90,10 @@ const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Nu
     ]"
   >
     <p>{{ c.screen.value?.colourBlind ? 'Too dark for colour. ' : '' }}Light left at the lure</p>
-    <p v-if="left.length" class="flex justify-end gap-3 font-bold">
+    <p
+      v-if="left.length"
+      class="flex justify-end gap-3 font-bold min-[900px]:flex-col min-[900px]:items-end min-[900px]:gap-0"
+    >
       <span v-for="(v, i) in left" :key="i" class="flex items-center gap-1">
         <svg width="18" height="4" aria-hidden="true">
           <path d="M0 2H18" stroke="currentColor" stroke-width="1.8" :stroke-dasharray="DASHES[i]" />

@@ -72,7 +72,7 @@ const ringInk = computed(() => c.inkAt(store.depthM))
 <template>
   <svg
     :width="c.width.value"
-    :height="c.height.value - c.bedH.value"
+    :height="c.bedY.value"
     class="pointer-events-none overflow-visible absolute top-0 left-0"
     aria-hidden="true"
   >

@@ -26,6 +26,8 @@ const seen = computed(() => {
   const s = c.screen.value
   return s && s.lure === store.reading.lure ? s.close : undefined
 })
+/** No lure is dragged through the bottom, nor out of the picture. */
+const deepestM = computed(() => Math.min(c.reachM.value, store.reading.waterM ?? Infinity))
 const size = computed(() => Math.min(104, c.width.value * 0.26))
 </script>
 
@@ -62,7 +64,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
     :w="size + 12"
     :h="52"
     grows="down"
-    :move="(_dx, dy, from) => Math.min(c.reachM.value, from + dy / c.pxPerM.value)"
+    :move="(_dx, dy, from) => Math.min(deepestM, from + dy / c.pxPerM.value)"
     @change="m => store.set({ depthM: m })"
     @held="on => (c.held.value = on)"
   >

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { hex } from '#core/spectrum/colour'
 import { jarColour } from '#core/picture/jar'
+import { hasLightTable } from '#core/light-field/table'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { redTone } from '~/figures/tone'
+import { withLightTable } from '~/screen/lightTable'
 import { JAR_WORDS, TINT_OPTIONS } from '~/words/options'
 
 /** Jars of water on white: which tint is it? */
@@ -13,13 +15,18 @@ const props = defineProps<{ /** Depth the jars are drawn over, for their ink. */
 const store = useReadingStore()
 const settings = useSettingsStore()
 const c = useColumn()
-const jars = computed(() =>
-  TINT_OPTIONS.map(o => ({
-    ...o,
-    short: JAR_WORDS[o.value],
-    colour: settings.theme === 'night' ? redTone(hex(jarColour(o.value)), 200) : hex(jarColour(o.value)),
-  })),
-)
+/** What is in a jar can be drawn once the light table is there; a jar without it stands empty. */
+const filled = ref(hasLightTable())
+onMounted(async () => {
+  await withLightTable().catch(() => {})
+  filled.value = hasLightTable()
+})
+function colourOf(tint: (typeof TINT_OPTIONS)[number]['value']): string {
+  if (!filled.value) return 'none'
+  const colour = hex(jarColour(tint))
+  return settings.theme === 'night' ? redTone(colour, 200) : colour
+}
+const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.value], colour: colourOf(o.value) })))
 const ink = computed(() => c.inkAt(props.atM))
 </script>
 

@@ -8,6 +8,7 @@ import { useReadingStore } from '~/reading/store'
 import { LIMITS } from '#shared/vocabulary'
 import NumberField from '~/components/common/NumberField.vue'
 import BedBand from './BedBand.vue'
+import BedHandle from './BedHandle.vue'
 import CloudBank from './CloudBank.vue'
 import DepthRuler from './DepthRuler.vue'
 import DiscHandle from './DiscHandle.vue'
@@ -73,6 +74,7 @@ const beams = computed(() =>
           <TintJars :at-m="asideM" />
           <ForageSketch :at-m="asideM" @open="$emit('food')" />
         </div>
+        <BedHandle />
         <FishHandle />
         <LureHandle />
         <DiscHandle />

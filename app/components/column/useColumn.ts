@@ -14,6 +14,8 @@ export interface Column {
   height: Ref<number>
   skyH: ComputedRef<number>
   bedH: ComputedRef<number>
+  /** Top of the bottom: where the water ends, or the foot of the picture. */
+  bedY: ComputedRef<number>
   waterH: ComputedRef<number>
   reachM: Ref<number>
   pxPerM: ComputedRef<number>
@@ -42,6 +44,10 @@ export interface Column {
 /** Breadth of the disc's words, and breadth and height of jars and food together, px. */
 const WORDS_PX = 136
 const ASIDE = { width: 246, height: 122 } as const
+/** Words that stand on the bottom take so much of the water above it, px. */
+const BED_WORDS_PX = 44
+/** A bottom so many times deeper than the rest of the picture is left out of it. */
+const FAR_BELOW = 4
 /** Bearing of a fish on each side of the lure, degrees below level. */
 const SIDE_DEG: Record<Side, number> = { level: 0, below: 52, above: -40 }
 
@@ -62,6 +68,11 @@ export function provideColumn(
   const waterH = computed(() => Math.max(120, height.value - skyH.value - bedH.value))
   const pxPerM = computed(() => waterH.value / reachM.value)
   const lureX = computed(() => Math.round(width.value * 0.45))
+  const bedY = computed(() => {
+    const foot = height.value - bedH.value
+    const { waterM } = store.reading
+    return waterM === null ? foot : Math.min(foot, skyH.value + waterM * pxPerM.value)
+  })
 
   const yOf = (m: number) => skyH.value + m * pxPerM.value
   /** Height of a thing that may hang below the picture: at its foot then. */
@@ -79,7 +90,7 @@ export function provideColumn(
     const rad = (SIDE_DEG[side] * Math.PI) / 180
     const px = Math.max(30, fishM * pxPerM.value)
     const x = Math.min(width.value - 46, lureX.value + px * Math.cos(rad) + 42)
-    const y = Math.min(height.value - bedH.value - 22, Math.max(skyH.value + 26, lureY.value + px * Math.sin(rad)))
+    const y = Math.min(bedY.value - 22, Math.max(skyH.value + 26, lureY.value + px * Math.sin(rad)))
     // The number stands below the fish, or above it where it would be in the way of the disc's words.
     const labelX = Math.min(x - 34, width.value - 116)
     const meets = labelX < disc.value.wordsX + WORDS_PX && Math.abs(y + 42 - disc.value.wordsY) < 40
@@ -88,9 +99,9 @@ export function provideColumn(
 
   const asideY = ref(0)
   watch(
-    [skyH, bedH, height, width, lureY, disc, fish],
+    [skyH, bedY, height, width, lureY, disc, fish],
     () => {
-      const lowest = height.value - bedH.value - 10 - ASIDE.height
+      const lowest = bedY.value - BED_WORDS_PX - ASIDE.height
       const highest = skyH.value + 12
       const taken: [number, number][] = [
         [lureY.value - 32, lureY.value + 32],
@@ -117,13 +128,14 @@ export function provideColumn(
     const s = store.reading
     // The fish must fit beside the lure on the same scale.
     const room = Math.max(60, width.value - lureX.value - 74)
-    const least = Math.max(1.22 * store.depthM, 1.12 * Math.min(s.visibilityM, 8), (s.fishM * waterH.value) / room)
+    const seen = Math.max(1.22 * store.depthM, 1.12 * Math.min(s.visibilityM, 8), (s.fishM * waterH.value) / room)
+    // The bottom is in the picture unless it lies far below all else.
+    const least = s.waterM !== null && s.waterM < FAR_BELOW * seen ? Math.max(seen, s.waterM) : seen
     const wanted = REACHES_M.find(r => r >= least) ?? REACHES_M.at(-1)!
     if (wanted !== reachM.value) reachM.value = wanted
   }
-  watch([() => store.depthM, () => store.reading.visibilityM, () => store.reading.fishM, held, width, height], fit, {
-    immediate: true,
-  })
+  const fitted = () => [store.depthM, store.reading.visibilityM, store.reading.fishM, store.reading.waterM]
+  watch([fitted, held, width, height], fit, { immediate: true })
 
   const colourAt = (depthM: number) => {
     const steps = screen.value?.column
@@ -136,6 +148,7 @@ export function provideColumn(
     height,
     skyH,
     bedH,
+    bedY,
     waterH,
     reachM,
     pxPerM,

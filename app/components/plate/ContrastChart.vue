@@ -63,7 +63,7 @@ const option = computed(() => {
       showSymbol: false,
       lineStyle: { color: ink, width: i ? 1.5 : 3, type: DASH[i] },
       itemStyle: { color: ink },
-      data: c.rangesM.map((r, k) => [m(r), Number((c.contrast[k]! / c.threshold).toFixed(2))]),
+      data: c.rangesM.map((r, k) => [m(r), Number((c.contrast[k]! / c.threshold[k]!).toFixed(2))]),
       ...(i === 0
         ? {
             markLine: {
@@ -79,7 +79,7 @@ const option = computed(() => {
   }
 })
 function curveWords(c: Curve): string {
-  const lost = c.contrast.findIndex(v => Math.abs(v) < c.threshold)
+  const lost = c.contrast.findIndex((v, k) => Math.abs(v) < c.threshold[k]!)
   const lostM = c.rangesM[lost] ?? c.rangesM.at(-1)!
   const at = `${length.value.show(lostM).toFixed(1)} ${length.value.unit}`
   return `${c.name}: ${tone(c.contrast[0]!)} than the water close up, lost at ${at}`

@@ -4,6 +4,7 @@ import { SCHOOLS } from '#core/words/schools'
 import { parseCoat } from '#core/paintwork/coat'
 import { finishById } from '#core/lure/finish'
 import { SIDES } from '#core/lure/types'
+import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
@@ -51,11 +52,20 @@ const KINDS = {
 const advisories = computed(() =>
   [...props.screen.answer.advisories].sort((a, b) => Number(b.kind === 'safety') - Number(a.kind === 'safety')),
 )
+/** Level ranges by the way the fish looks, where there is sun enough to make a difference. */
+const turns = computed(() => {
+  const { toward, across, away } = call.value.levelRangeM
+  if (toward === away) return ''
+  const [face, side, back] = [away, across, toward].map(lengthText)
+  return `Level: ${face} with the sun in your face, ${side} across it, ${back} with it at your back.`
+})
 const subtitle = computed(() => {
   const { sightingRangeM, colourRangeM } = call.value
   const colourM = colourRangeM[side.value]
   const colour = colourM > 0.05 ? `colour to ${lengthText(colourM)}` : 'colour nowhere'
-  return `${LURE_SHORT[finish.value.lure]}. Shape seen at ${lengthText(sightingRangeM[side.value])}, ${colour}.`
+  const seenM = sightingRangeM[side.value]
+  const shape = seenM < FELT_M ? 'Felt, not seen' : `Shape seen at ${lengthText(seenM)}, ${colour}`
+  return `${LURE_SHORT[finish.value.lure]}. ${shape}.`
 })
 </script>
 
@@ -97,6 +107,8 @@ const subtitle = computed(() => {
             <span class="figure w-14 text-right">{{ lengthNumber(call.sightingRangeM[s]) }} {{ length.unit }}</span>
           </li>
         </ul>
+        <p v-if="turns" class="text-note text-ink2">{{ turns }}</p>
+        <p v-if="screen.answer.turning" class="mt-1 border-l-2 border-ink pl-2">{{ screen.answer.turning.text }}</p>
         <details class="mt-1" @toggle="chart = ($event.target as HTMLDetailsElement).open">
           <summary>Contrast against distance, with its rivals</summary>
           <ContrastChart v-if="chart" :curves="screen.curves" :fish-m="screen.fishM" />

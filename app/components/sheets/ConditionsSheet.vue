@@ -10,6 +10,7 @@ import { usePlace } from '~/reading/usePlace'
 import {
   BACKGROUND_OPTIONS,
   CANOPY_OPTIONS,
+  FACING_OPTIONS,
   PHASE_OPTIONS,
   PRESSURE_OPTIONS,
   SALINITY_OPTIONS,
@@ -242,6 +243,36 @@ function toggleShown(f: (typeof FAMILIES)[number]) {
           :options="sides"
           @change="v => store.set({ side: v })"
         />
+      </div>
+      <div class="row">
+        <span>Where the sun is</span>
+        <Choice
+          label="Where the sun is"
+          :value="s.facing"
+          :options="FACING_OPTIONS"
+          @change="v => store.set({ facing: v })"
+        />
+      </div>
+      <div class="row">
+        <span>Depth of the water</span>
+        <span class="flex items-center gap-2">
+          <NumberField
+            v-if="s.waterM !== null"
+            label="Depth of the water, in figures"
+            :value="s.waterM"
+            :scale="length"
+            :min="LIMITS.waterDepthM[0]"
+            :max="LIMITS.waterDepthM[1]"
+            @change="v => store.set({ waterM: v })"
+          />
+          <button
+            type="button"
+            class="quiet"
+            @click="store.set({ waterM: s.waterM === null ? Math.max(1, 1.5 * store.depthM) : null })"
+          >
+            {{ s.waterM === null ? 'Deep; set it' : 'Deep water' }}
+          </button>
+        </span>
       </div>
       <div class="row">
         <span>Behind the lure</span>

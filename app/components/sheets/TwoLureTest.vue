@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { paintReflectance } from '#core/paintwork/paints'
 import { TINTS } from '#core/water/tints'
-import { waterFromTwoTargets } from '#core/water/twoTargets'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
+import { useTwoLures } from '~/waters/useTwoLures'
 import NumberField from '~/components/common/NumberField.vue'
 
 /** Two lures lowered until they vanish: clarity and tint from their two depths. */
@@ -12,20 +11,19 @@ const store = useReadingStore()
 const { length, lengthText } = useUnits()
 const whiteM = ref(store.reading.visibilityM)
 const blackM = ref(0)
-const reading = computed(() =>
-  waterFromTwoTargets(
-    { target: paintReflectance('white'), depthM: whiteM.value },
-    { target: paintReflectance('black'), depthM: blackM.value },
-    store.reading.salinity === 'salt',
-  ),
-)
+const { reading, failed } = useTwoLures(() => ({
+  whiteM: whiteM.value,
+  blackM: blackM.value,
+  salt: store.reading.salinity === 'salt',
+}))
 const likely = computed(() =>
-  reading.value.tints
+  (reading.value?.tints ?? [])
     .filter(t => t.odds > 0.08)
     .map(t => `${TINTS[t.tint].name} ${Math.round(t.odds * 100)} %`)
     .join(', '),
 )
 function use() {
+  if (!reading.value) return
   store.set({ visibilityM: reading.value.discM, tint: reading.value.tints[0]!.tint })
 }
 </script>
@@ -63,11 +61,15 @@ function use() {
         />
       </span>
     </div>
-    <p class="my-2" role="status">
+    <p v-if="failed" class="my-2" role="status">
+      The waters could not be worked out just now. Change a depth to try again.
+    </p>
+    <p v-else-if="!reading" class="my-2" role="status">Trying some hundreds of waters…</p>
+    <p v-else class="my-2" role="status">
       A disc would vanish at about
       <b>{{ lengthText(reading.discM) }}</b>
       ({{ lengthText(reading.lowM) }} to {{ lengthText(reading.highM) }}, nine times in ten). Tint: {{ likely }}.
     </p>
-    <button type="button" class="quiet" @click="use">Use this reading</button>
+    <button type="button" class="quiet" :disabled="!reading" @click="use">Use this reading</button>
   </details>
 </template>

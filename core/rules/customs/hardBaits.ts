@@ -23,7 +23,7 @@ export const HARD_BAIT_CUSTOMS: readonly Custom[] = [
     school: 'match',
     when: { lures: ['jerkbait'], visibilityM: [2.5, 30] },
     favours: { traits: { opacity: 'translucent' } },
-    strength: 0.65,
+    strength: 0.95,
     claim: 'natural',
   },
   {
@@ -200,7 +200,7 @@ export const HARD_BAIT_CUSTOMS: readonly Custom[] = [
       groups: ['hard-bait', 'soft-plastic', 'skirted', 'surface'],
     },
     favours: { families: ['pearl', 'chartreuse', 'white', 'pink', 'bone', 'yellow'], traits: { opacity: 'opaque' } },
-    strength: 0.65,
+    strength: 1,
     claim: 'shows',
   },
   {

@@ -1,0 +1,31 @@
+import type { Judged } from '#core/ranking/judge'
+import type { Moment } from '#core/schools/school'
+import type { Sentence } from '#core/words/sentence'
+
+/** Picks from the top of the list that may be set against each other. */
+const CONSIDERED = 12
+/** A lead smaller than this, either way, is no turning. */
+const PLAIN_LEAD = 1.12
+
+/**
+ * Where the way the fish looks decides between two of the best: one that shows farther to a fish with the sun at its
+ * back, another to a fish that looks into it. Null where neither wins plainly, or no sun comes through.
+ */
+export function turningOf(ranked: readonly Judged[], { scene }: Moment): Sentence | null {
+  const { ways } = scene.stage
+  if (ways.toward === ways.across) return null
+  const best = ranked.slice(0, CONSIDERED)
+  let found: { inFace: Judged; atBack: Judged; times: number; lead: number } | null = null
+  for (const inFace of best) {
+    for (const atBack of best) {
+      const [a, b] = [inFace.sight.headings, atBack.sight.headings]
+      const times = a.away.sightM / b.away.sightM
+      const back = b.toward.sightM / a.toward.sightM
+      const lead = Math.min(times, back)
+      if (lead > PLAIN_LEAD && lead > (found?.lead ?? 0)) found = { inFace, atBack, times, lead }
+    }
+  }
+  if (!found) return null
+  const { inFace, atBack, times } = found
+  return { code: 'sun.turns', params: { inFace: inFace.finish.name, atBack: atBack.finish.name, times } }
+}
