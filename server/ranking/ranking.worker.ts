@@ -6,7 +6,7 @@ import { recommend } from '#core/ranking/recommend'
 
 // Linux counts a priority by thread: the thread that answers goes before those that rank. Elsewhere it would slow
 // the whole server down.
-if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_LOW)
+if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL)
 
 // The build lays the table beside this file.
 useLightTable(readFileSync(new URL('light.table', import.meta.url)))
