@@ -33,4 +33,11 @@ describe('a pick that turns with the sun', () => {
     const turned = recommend(facing).ranked[0]!
     expect(turned.sightingRangeM.level).toBe(turned.levelRangeM.away)
   })
+  it('is in the reasons where the angler has said where the sun is', () => {
+    const said = (facing: 'any' | 'sun-at-back' | 'across') =>
+      recommend({ ...ASKED, school: 'contrast', light: { ...ASKED.light, facing } }).ranked[0]!.reasons.map(r => r.text)
+    expect(said('sun-at-back').join()).toContain('with the sun at your back')
+    expect(said('across').join()).toContain('across the sun')
+    expect(said('any').join()).not.toContain('sun at')
+  })
 })

@@ -14,11 +14,12 @@ export const contrast: School = {
     const reach = standing(m, moment, 'reach')
     const { sightM } = m
     const mostM = Math.exp(moment.field.reach.median)
+    const from = { sightM, ...(c.facing === 'any' ? {} : { facing: c.facing }) }
     const seen = (): Sentence => {
-      if (reach < 0) return { code: 'contrast.seen-late', params: { sightM, mostM } }
+      if (reach < 0) return { code: 'contrast.seen-late', params: { ...from, mostM } }
       return sightM / mostM > WORTH_SAYING
-        ? { code: 'contrast.seen-farther', params: { sightM, times: sightM / mostM } }
-        : { code: 'contrast.seen-from', params: { sightM } }
+        ? { code: 'contrast.seen-farther', params: { ...from, times: sightM / mostM } }
+        : { code: 'contrast.seen-from', params: from }
     }
     const points: Point[] = [
       { effect: 0.55 * reach, says: seen },

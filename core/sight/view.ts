@@ -120,8 +120,9 @@ function waterFrom(way: Way, water: Spectrum, { column, field: { depthM } }: Vie
   return (_, out) => out.set(water)
 }
 
-function capOf(way: Way, { field: { depthM }, waterM }: ViewInput): number {
-  if (way === 'above') return depthM
+function capOf(way: Way, { field: { depthM }, waterM, surface }: ViewInput): number {
+  // Over a lure on the surface there is no water to look down from.
+  if (way === 'above') return surface ? 0 : depthM
   return way === 'below' && waterM !== null ? Math.max(0, waterM - depthM) : Infinity
 }
 

@@ -1,5 +1,5 @@
 import { ALGAE_ABSORPTION_SHAPE, PURE_WATER_ABSORPTION } from '#core/data/water'
-import { BANDS, type Spectrum, WAVELENGTHS_NM, spectrumOf, tabulated } from '#core/spectrum/grid'
+import { BANDS, type Spectrum, spectrumOf, tabulated } from '#core/spectrum/grid'
 import type { Constituents } from '#core/water/tints'
 
 /** Inherent optical properties, per metre on the grid. */
@@ -54,27 +54,3 @@ export function waterOptics(amounts: Constituents, salt: boolean): WaterOptics {
   }
   return out
 }
-
-/**
- * Remote-sensing reflectance just above the surface, per steradian (Gordon et al. 1988 in the form of Lee et al. 2002):
- * rrs = (0.0895 + 0.1247 u) u with u = bb/(a+bb); Rrs = 0.52 rrs/(1 - 1.7 rrs).
- */
-export function remoteReflectance(w: WaterOptics, band: number): number {
-  const u = w.back[band]! / (w.absorption[band]! + w.back[band]!)
-  const rrs = (0.0895 + 0.1247 * u) * u
-  return (0.52 * rrs) / (1 - 1.7 * rrs)
-}
-
-/**
- * Diffuse attenuation of daylight, per metre (Lee et al. 2013, JGR 118, eq. 6), for a sun 30° from vertical:
- * Kd = (1 + 0.005 θ) a + 4.259 (1 - 0.265 bbw/bb)(1 - 0.52 exp(-10.8 a)) bb.
- */
-export function diffuseAttenuation(w: WaterOptics, band: number): number {
-  const a = w.absorption[band]!
-  const bb = w.back[band]!
-  const bbw = BACK_SHARE.water * (w.salt ? 0.0019 : 0.0017) * WATER_SCATTER[band]!
-  return 1.15 * a + 4.259 * (1 - (0.265 * bbw) / bb) * (1 - 0.52 * Math.exp(-10.8 * a)) * bb
-}
-
-/** First and last band of 440-670 nm, the range in which the human eye finds its clearest window. */
-export const DISC_BANDS = [(440 - WAVELENGTHS_NM[0]!) / 10, (670 - WAVELENGTHS_NM[0]!) / 10] as const

@@ -1,9 +1,22 @@
+import type { SunFacing } from '#core/sight/scene'
 import { FELT_M } from '#core/sight/view'
 import { FORAGE, type Forage } from '#core/prey/forage'
 import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
 import { timesWords } from '#core/words/quantities'
 import { CUSTOM_WORDS, type CustomId } from '#core/words/customs'
 import type { None, Speech } from '#core/words/wording'
+
+/** How far off something is seen, m, and where the sun is where the angler has said so. */
+interface SeenFrom {
+  sightM: number
+  facing?: Exclude<SunFacing, 'any'>
+}
+const SUN_WORDS = {
+  'sun-in-face': ' with the sun in your face',
+  'sun-at-back': ' with the sun at your back',
+  'across': ' across the sun',
+} as const
+const sun = ({ facing }: SeenFrom) => (facing ? SUN_WORDS[facing] : '')
 
 /** What schools and customs say for or against a finish. Lengths in m, shares and ratios bare. */
 export const REASON_WORDS = {
@@ -27,14 +40,14 @@ export const REASON_WORDS = {
   'blend.too-loud': (_: None) => 'No prey here wears a colour this loud.',
   'blend.bold-in-dirty': (_: None) => 'In dirty water hiding gains nothing: boldness counts instead.',
 
-  'contrast.seen-from': ({ sightM }: { sightM: number }, say: Speech) =>
-    sightM < FELT_M ? 'Felt before it is seen.' : `First seen at ${say.length(sightM)}.`,
-  'contrast.seen-farther': ({ sightM, times }: { sightM: number; times: number }, say: Speech) =>
-    `First seen at ${say.length(sightM)}, ${timesWords(times)} as far as the middle of the box.`,
-  'contrast.seen-late': ({ sightM, mostM }: { sightM: number; mostM: number }, say: Speech) =>
-    sightM < FELT_M
-      ? `Felt, not seen; most show from ${say.length(mostM)}.`
-      : `Only seen from ${say.length(sightM)}; most show from ${say.length(mostM)}.`,
+  'contrast.seen-from': (p: SeenFrom, say: Speech) =>
+    p.sightM < FELT_M ? 'Felt before it is seen.' : `First seen at ${say.length(p.sightM)}${sun(p)}.`,
+  'contrast.seen-farther': (p: SeenFrom & { times: number }, say: Speech) =>
+    `First seen at ${say.length(p.sightM)}${sun(p)}, ${timesWords(p.times)} as far as the middle of the box.`,
+  'contrast.seen-late': (p: SeenFrom & { mostM: number }, say: Speech) =>
+    p.sightM < FELT_M
+      ? `Felt, not seen${sun(p)}; most show from ${say.length(p.mostM)}.`
+      : `Only seen from ${say.length(p.sightM)}${sun(p)}; most show from ${say.length(p.mostM)}.`,
   'contrast.own-edges': (_: None) => 'Its own parts stand off each other: an edge holds when colour is gone.',
   'contrast.not-taken-for': ({ background }: { background: BackgroundId }) =>
     `Cannot be taken for the ${BACKGROUNDS[background].words} behind it.`,
