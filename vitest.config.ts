@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 /** The app's own folder, as Nuxt names it. */
 const alias = { '~': fileURLToPath(new URL('./app', import.meta.url)) }
 /** Far more than any test takes alone: a loaded machine is no fault of the code. */
-const testTimeout = 30_000
+const testTimeout = 120_000
 
 export default defineConfig({
   test: {
