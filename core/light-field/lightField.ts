@@ -1,4 +1,4 @@
-import { BEAM_COLUMNS, COLUMN } from '#core/light-field/table'
+import { BEAM_COLUMNS, COLUMN, type Column } from '#core/light-field/table'
 import { LightProfile, type Scatter } from '#core/light-field/profile'
 import type { SkyLight } from '#core/sky/light'
 import { internalReflectance } from '#core/sky/surface'
@@ -73,9 +73,6 @@ FLIPPED[COLUMN.eu] = COLUMN.ed
 FLIPPED[COLUMN.lZen] = COLUMN.lNad
 FLIPPED[COLUMN.lNad] = COLUMN.lZen
 
-const one = new Float64Array(BEAM_COLUMNS)
-const two = new Float64Array(BEAM_COLUMNS)
-
 /**
  * Light in uniform water under a sky, at any depth, from the radiative transfer table.
  *
@@ -111,51 +108,32 @@ export class LightColumn {
     return { c, sky: profile, bed: bed && bedOf(bed, i, c, scatter, profile) }
   }
 
-  /** Light of one band at a depth into `out`, by `COLUMN`. */
-  band(i: number, depthM: number, out: Float64Array): void {
-    const { c, sky, bed } = this.bandOf(i)
-    const tau = c * depthM
-    sky.at(tau, out)
-    for (let k = 0; k < BEAM_COLUMNS; k++) out[k] = Math.max(DARKEST, out[k]!)
-    if (!bed) return
-    bed.profile.at(Math.max(0, bed.tau - tau), one)
-    bed.profile.at(tau, two)
-    for (let k = 0; k < BEAM_COLUMNS; k++) {
-      const added = bed.sends * (one[FLIPPED[k]!]! + bed.returns * two[k]!)
-      out[k] = Math.max(LEAST_LEFT * out[k]!, out[k]! + added)
-    }
-  }
-
   /** The whole field at a depth, m, 0 or more. */
   at(depthM: number): LightField {
-    const spectrum = () => new Float64Array(BANDS)
-    const byHeading = () => ({ mean: spectrum(), toward: spectrum(), across: spectrum(), away: spectrum() })
-    const f: LightField = {
+    const spectrum = (column: Column) => {
+      const out = new Float64Array(BANDS)
+      this.spectrum(depthM, COLUMN[column], out)
+      return out
+    }
+    return {
       depthM,
-      ed: spectrum(),
-      eu: spectrum(),
-      eSide: byHeading(),
-      lh: byHeading(),
-      lZen: spectrum(),
-      lNad: spectrum(),
+      ed: spectrum('ed'),
+      eu: spectrum('eu'),
+      eSide: {
+        mean: spectrum('eSide'),
+        toward: spectrum('eSideToward'),
+        across: spectrum('eSideAcross'),
+        away: spectrum('eSideAway'),
+      },
+      lh: {
+        mean: spectrum('lh'),
+        toward: spectrum('lhToward'),
+        across: spectrum('lhAcross'),
+        away: spectrum('lhAway'),
+      },
+      lZen: spectrum('lZen'),
+      lNad: spectrum('lNad'),
     }
-    const here = new Float64Array(BEAM_COLUMNS)
-    for (let i = 0; i < BANDS; i++) {
-      this.band(i, depthM, here)
-      f.ed[i] = here[COLUMN.ed]!
-      f.eu[i] = here[COLUMN.eu]!
-      f.lZen[i] = here[COLUMN.lZen]!
-      f.lNad[i] = here[COLUMN.lNad]!
-      f.eSide.mean[i] = here[COLUMN.eSide]!
-      f.eSide.toward[i] = here[COLUMN.eSideToward]!
-      f.eSide.across[i] = here[COLUMN.eSideAcross]!
-      f.eSide.away[i] = here[COLUMN.eSideAway]!
-      f.lh.mean[i] = here[COLUMN.lh]!
-      f.lh.toward[i] = here[COLUMN.lhToward]!
-      f.lh.across[i] = here[COLUMN.lhAcross]!
-      f.lh.away[i] = here[COLUMN.lhAway]!
-    }
-    return f
   }
 
   /** One column of one band at a depth, m. */
@@ -188,13 +166,10 @@ function bedOf(bed: Bed, band: number, c: number, scatter: Scatter, sky: LightPr
   if (tau > BED_LOST_TAU) return null
   const profile = new LightProfile(scatter, { bed: 1 })
   const { omega, share } = scatter
-  profile.at(tau, one)
-  const rises = one[COLUMN.ed]!
+  const rises = profile.value(tau, COLUMN.ed)
   const returns = sentBack(tau * (1 - omega + omega * share)) * rises
-  profile.at(0, two)
-  const comesDown = two[COLUMN.eu]! + returns * rises
-  sky.at(tau, one)
+  const comesDown = profile.value(0, COLUMN.eu) + returns * rises
   const r = bed.reflectance[band]!
-  const sends = (r * one[COLUMN.ed]! - one[COLUMN.eu]!) / (1 - r * comesDown)
+  const sends = (r * sky.value(tau, COLUMN.ed) - sky.value(tau, COLUMN.eu)) / (1 - r * comesDown)
   return { profile, tau, sends, returns }
 }

@@ -16,7 +16,7 @@ export interface Scatter {
 }
 
 /** Place on an axis: index below, and the fraction to the next point, clamped to the ends. */
-export function locate(axis: readonly number[], x: number): [number, number] {
+function locate(axis: readonly number[], x: number): [number, number] {
   let i = 0
   while (i < axis.length - 2 && axis[i + 1]! <= x) i++
   return [i, Math.min(1, Math.max(0, (x - axis[i]!) / (axis[i + 1]! - axis[i]!)))]
@@ -172,19 +172,7 @@ export class LightProfile {
     this.known[depth] = 1
   }
 
-  /** Light at an optical depth (0 or more) into `out`, by `COLUMN`; below the table the last slope goes on. */
-  at(opticalDepth: number, out: Float64Array): void {
-    const { tau } = tableAxes().table
-    const [d] = locate(tau, opticalDepth)
-    if (!this.known[d]) this.node(d)
-    if (!this.known[d + 1]) this.node(d + 1)
-    const t = Math.max(0, (opticalDepth - tau[d]!) / (tau[d + 1]! - tau[d]!))
-    const a = d * BEAM_COLUMNS
-    const b = a + BEAM_COLUMNS
-    for (let c = 0; c < BEAM_COLUMNS; c++) out[c] = Math.exp((1 - t) * this.nodes[a + c]! + t * this.nodes[b + c]!)
-  }
-
-  /** One column of the light at an optical depth. */
+  /** One column of the light at an optical depth, 0 or more; below the table the last slope goes on. */
   value(opticalDepth: number, column: number): number {
     const { tau } = tableAxes().table
     const [d] = locate(tau, opticalDepth)
@@ -193,5 +181,10 @@ export class LightProfile {
     const t = Math.max(0, (opticalDepth - tau[d]!) / (tau[d + 1]! - tau[d]!))
     const a = d * BEAM_COLUMNS + column
     return Math.exp((1 - t) * this.nodes[a]! + t * this.nodes[a + BEAM_COLUMNS]!)
+  }
+
+  /** All of the light at an optical depth into `out`, by `COLUMN`. */
+  at(opticalDepth: number, out: Float64Array): void {
+    for (let c = 0; c < BEAM_COLUMNS; c++) out[c] = this.value(opticalDepth, c)
   }
 }
