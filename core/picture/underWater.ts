@@ -3,9 +3,9 @@ import type { Finish } from '#core/lure/finish'
 import type { LightField } from '#core/light-field/lightField'
 import type { Side } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
-import { behindAt, contrastWeights, fadeOver, lightnessWeights, logCatch, resolved } from '#core/sight/contrast'
+import { behindAt, blurM, contrastWeights, fadeOver, lightnessWeights, logCatch, resolved } from '#core/sight/contrast'
 import { lightOfPart, wayOf } from '#core/sight/look'
-import { radianceOf } from '#core/sight/radiance'
+import { standsOff } from '#core/sight/radiance'
 import type { Scene } from '#core/sight/scene'
 import type { View } from '#core/sight/view'
 import {
@@ -124,7 +124,8 @@ export interface ColumnStep {
  */
 export function waterColumn(scene: Scene, depthsM: readonly number[]): ColumnStep[] {
   const { usual } = scene.stage
-  const onTop = scene.eye.cones.map(s => dot(s, scene.column.at(TOP_M).ed))
+  const top = scene.column.at(TOP_M).ed
+  const onTop = scene.eye.cones.map(s => dot(s, top))
   return depthsM.map(depthM => {
     const f = scene.column.at(Math.max(TOP_M, depthM))
     const e = exposureAt(scene, f)
@@ -195,7 +196,7 @@ function viewAt(view: View, distanceM: number): AtDistance {
   const light = new Float64Array(BANDS)
   lightnessWeights(view, adapted.cones, behind, fade, light)
   weights.push(light)
-  return { distanceM, fade, behind, weights, adapted, blur2: (distanceM * view.eye.acuityRad * adapted.coarser) ** 2 }
+  return { distanceM, fade, behind, weights, adapted, blur2: blurM(view.eye, adapted, distanceM) ** 2 }
 }
 
 /** The painter of one scene from one side for one watcher: colours at any distance. */
@@ -213,8 +214,7 @@ export function painter(scene: Scene, side: Side, watcher: Watcher): (finish: Fi
     const out: Seen = { distanceM, water: colour(behind), parts: {} }
     for (const p of finish.parts) {
       const light = lightOfPart(way, p.part)
-      radianceOf(delta, p.optics, light, view.near)
-      for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+      standsOff(delta, p.optics, light, view.near)
       // Small parts fade before the rest, as the eye loses them.
       const kept = resolved(p.areaM2 * Math.max(0.1, light.shows), blur2)
       const contrasts = weights.map(w => dot(w, delta))

@@ -36,20 +36,21 @@ const READING_SKY: SkyLight = skyLight({
 })
 
 /**
- * How plainly a target let down to a depth shows to a photopic human eye that looks straight down through the
- * surface, 1 at the threshold: |Σ V (R Ed(z)/π - L_nad(z)) exp(-c z)| / Σ V L_nad(0), over 0.0125 (light-model
- * section 8, point 1; contrast transfer by Duntley 1963). The surface's own glare is left out: anglers look past it.
+ * A measure of how plainly a target let down to a depth shows to a photopic human eye that looks straight down through
+ * the surface, nought at the threshold: the logarithm of |Σ V (R Ed(z)/π - L_nad(z)) exp(-c z)| / Σ V L_nad(0), over
+ * 0.0125 (light-model section 8, point 1; contrast transfer by Duntley 1963). The surface's own glare is left out:
+ * anglers look past it.
  */
-function shows(column: LightColumn, target: number | Spectrum, depthM: number): number {
-  let seen = 0
-  let behind = 0
-  EYE_BANDS.forEach((b, i) => {
-    const r = typeof target === 'number' ? target : target[b]!
-    const step = (r * column.value(b, depthM, COLUMN.ed)) / Math.PI - column.value(b, depthM, COLUMN.lNad)
-    seen += EYE[i]! * step * Math.exp(-column.water.beam[b]! * depthM)
-    behind += EYE[i]! * column.value(b, 0, COLUMN.lNad)
-  })
-  return Math.abs(seen) / behind / HUMAN_CONTRAST
+function plainness(column: LightColumn, target: number | Spectrum): (depthM: number) => number {
+  const behind = EYE_BANDS.reduce((s, b, i) => s + EYE[i]! * column.value(b, 0, COLUMN.lNad), 0)
+  return depthM => {
+    const seen = EYE_BANDS.reduce((sum, b, i) => {
+      const r = typeof target === 'number' ? target : target[b]!
+      const step = (r * column.value(b, depthM, COLUMN.ed)) / Math.PI - column.value(b, depthM, COLUMN.lNad)
+      return sum + EYE[i]! * step * Math.exp(-column.water.beam[b]! * depthM)
+    }, 0)
+    return Math.log(Math.max(1e-12, Math.abs(seen) / behind / HUMAN_CONTRAST))
+  }
 }
 
 /**
@@ -97,8 +98,8 @@ export const readingColumn = (w: WaterOptics) => new LightColumn(w, READING_SKY)
  * @param target reflectance of the target seen from above, 0-1, or its spectrum; the white disc by default
  */
 export function vanishingDepthM(column: LightColumn, target: number | Spectrum = WHITE_DISC): number {
-  const over = (lnM: number) => Math.log(Math.max(1e-12, shows(column, target, Math.exp(lnM))))
-  return Math.exp(crossing(over, Math.log(usualDepthM(column.water)), LN_DEPTHS))
+  const over = plainness(column, target)
+  return Math.exp(crossing(lnM => over(Math.exp(lnM)), Math.log(usualDepthM(column.water)), LN_DEPTHS))
 }
 
 /**
@@ -113,7 +114,7 @@ export function amountFor(
 ): number {
   const over = (lnAmount: number) => {
     const column = readingColumn(waterOptics(scaled(recipe, Math.exp(lnAmount)), salt))
-    return Math.log(Math.max(1e-12, shows(column, target, depthM)))
+    return plainness(column, target)(depthM)
   }
   return Math.exp(crossing(over, -1.1 * Math.log(depthM), LN_AMOUNTS))
 }

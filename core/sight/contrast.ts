@@ -1,4 +1,4 @@
-import { type Adaptation, adaptation } from '#core/eye/eye'
+import { type Adaptation, type Eye, adaptation } from '#core/eye/eye'
 import type { View } from '#core/sight/view'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
@@ -73,6 +73,9 @@ const DARK_LIGHT = 0.05
 
 /** Logarithm of a receptor's catch over the background's, dark light included, from its contrast. */
 export const logCatch = (contrast: number) => Math.log((Math.max(0, 1 + contrast) + DARK_LIGHT) / (1 + DARK_LIGHT))
+
+/** Breadth of the eye's blur so far off, m: coarser in less light. */
+export const blurM = (eye: Eye, { coarser }: Adaptation, rangeM: number) => rangeM * eye.acuityRad * coarser
 
 /** Share of its contrast a target of an area (m²) keeps where the eye's blur covers `blur2` (m²). */
 export const resolved = (areaM2: number, blur2: number) => areaM2 / (areaM2 + blur2)

@@ -1,8 +1,8 @@
 import type { Finish } from '#core/lure/finish'
 import type { Side } from '#core/lure/types'
-import { lightnessMeter, resolved } from '#core/sight/contrast'
+import { blurM, lightnessMeter, resolved } from '#core/sight/contrast'
 import { lightOfPart, wayOf } from '#core/sight/look'
-import { radianceOf } from '#core/sight/radiance'
+import { standsOff } from '#core/sight/radiance'
 import type { Scene } from '#core/sight/scene'
 import { BANDS } from '#core/spectrum/grid'
 
@@ -24,15 +24,13 @@ export function contrastCurve(scene: Scene, side: Side, finish: Finish, rangesM:
     .filter(p => p.share > 0 && lightOfPart(way, p.part).shows > 0)
     .map(p => {
       const delta = new Float64Array(BANDS)
-      radianceOf(delta, p.optics, lightOfPart(way, p.part), view.near)
-      for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+      standsOff(delta, p.optics, lightOfPart(way, p.part), view.near)
       return { delta, areaM2: p.areaM2 * lightOfPart(way, p.part).shows }
     })
   const seen = rangesM.map(r => {
     const each = parts.map(({ delta, areaM2 }) => {
       const { contrast, adapted } = measure(delta, r)
-      const blur2 = (r * scene.eye.acuityRad * adapted.coarser) ** 2
-      return { contrast: contrast * resolved(areaM2, blur2), threshold: adapted.light }
+      return { contrast: contrast * resolved(areaM2, blurM(scene.eye, adapted, r) ** 2), threshold: adapted.light }
     })
     return each.reduce((a, b) => (Math.abs(b.contrast) > Math.abs(a.contrast) ? b : a))
   })

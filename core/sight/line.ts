@@ -1,7 +1,7 @@
 import { coatOptics, parseCoat } from '#core/paintwork/coat'
-import { lightnessMeter } from '#core/sight/contrast'
+import { blurM, lightnessMeter } from '#core/sight/contrast'
 import { wayOf } from '#core/sight/look'
-import { radianceOf } from '#core/sight/radiance'
+import { standsOff } from '#core/sight/radiance'
 import type { Scene } from '#core/sight/scene'
 import { RANGE_STEPS } from '#core/sight/view'
 import { BANDS } from '#core/spectrum/grid'
@@ -38,14 +38,13 @@ export function lineSightM(scene: Scene, id: LineId): number {
   const measure = lightnessMeter(view)
   const delta = new Float64Array(BANDS)
   // No line is a mirror: what it might show of one does not matter.
-  radianceOf(delta, coatOptics(parseCoat(coat)), { irradiance: scene.field.eSide.mean, image: view.near }, view.near)
-  for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+  standsOff(delta, coatOptics(parseCoat(coat)), { irradiance: scene.field.eSide.mean, image: view.near }, view.near)
   const width = mm / 1000
   const farthestM = view.rangesM[RANGE_STEPS - 1]!
   for (let k = STEPS; k >= 0; k--) {
     const r = NEAR_M * (farthestM / NEAR_M) ** (k / STEPS)
     const { contrast, adapted } = measure(delta, r)
-    const kept = width / (width + r * scene.eye.acuityRad * adapted.coarser)
+    const kept = width / (width + blurM(scene.eye, adapted, r))
     if (Math.abs(contrast) * kept >= adapted.light) return r
   }
   return NEAR_M

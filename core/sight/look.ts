@@ -3,11 +3,10 @@ import type { Finish, FinishPart } from '#core/lure/finish'
 import type { LureId, Side } from '#core/lure/types'
 import type { Coat } from '#core/paintwork/coat'
 import type { Part } from '#core/paintwork/parts'
-import { resolved } from '#core/sight/contrast'
-import { type PartLight, partLights, radianceOf } from '#core/sight/radiance'
+import { blurM, resolved } from '#core/sight/contrast'
+import { type PartLight, partLights, standsOff } from '#core/sight/radiance'
 import { Rangefinder } from '#core/sight/range'
 import { BITE_ROW, FISH_ROW, NEAREST_M, type View, type Way } from '#core/sight/view'
-import { BANDS } from '#core/spectrum/grid'
 
 /** What a finish does to the eye when it is looked at one way. */
 export interface WaySight {
@@ -114,7 +113,7 @@ function place(out: number[], texture: number, light: PartLight, finder: Rangefi
   out[1] = 0
   if (texture > 0) {
     const d = view.rangesM[row]!
-    const told = resolved(SPECK_M ** 2, (d * view.eye.acuityRad * seen.coarser) ** 2)
+    const told = resolved(SPECK_M ** 2, blurM(view.eye, seen, d) ** 2)
     out[1] = (texture * light.lightOverBehind * Math.exp(-view.meanLoss * d) * told) / seen.light
   }
   // Orthonormal axes of the plane of equal lightness, so that distances in it are the receptor-noise distances.
@@ -125,8 +124,7 @@ function place(out: number[], texture: number, light: PartLight, finder: Rangefi
 
 function lookAtPart(p: FinishPart, light: PartLight, finder: Rangefinder): PartLook {
   const { view, delta } = finder
-  radianceOf(delta, p.optics, light, view.near)
-  for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+  standsOff(delta, p.optics, light, view.near)
   // A sliver of a part does not show as far as the whole of it would.
   finder.aim(p.areaM2 * light.shows)
   const axes = axesPerPart(view.receptors)

@@ -37,8 +37,19 @@ export function partLights(lure: LureId, field: LightField, view: View): Partial
   return lights
 }
 
+/** How much a coat's radiance stands off what is behind it, into `out`: what the eye has to see it by. */
+export function standsOff(
+  out: Spectrum,
+  o: CoatOptics,
+  light: Pick<PartLight, 'irradiance' | 'image'>,
+  near: Spectrum,
+): void {
+  radianceOf(out, o, light, near)
+  for (let i = 0; i < BANDS; i++) out[i]! -= near[i]!
+}
+
 /** Radiance of a coat into `out` (light-model section 4): diffuse, mirrored, passed through from behind, and glow. */
-export function radianceOf(
+function radianceOf(
   out: Spectrum,
   o: CoatOptics,
   light: Pick<PartLight, 'irradiance' | 'image'>,

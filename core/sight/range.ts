@@ -1,5 +1,5 @@
 import { colourDistance } from '#core/eye/eye'
-import { logCatch, resolved } from '#core/sight/contrast'
+import { blurM, logCatch, resolved } from '#core/sight/contrast'
 import { BITE_ROW, RANGE_STEPS, type View } from '#core/sight/view'
 import { BANDS, type Spectrum } from '#core/spectrum/grid'
 
@@ -70,7 +70,7 @@ export class Rangefinder {
     const { adapted, receptors, rangesM, eye } = this.view
     const cones = receptors - 1
     const seen = adapted[row]!
-    const blur2 = (rangesM[row]! * eye.acuityRad * seen.coarser) ** 2
+    const blur2 = blurM(eye, seen, rangesM[row]!) ** 2
     const light = (Math.abs(this.contrast[cones]!) / seen.light) * resolved(this.areaM2, blur2)
     this.colour = colourDistance(this.logs, cones, seen.colour) * resolved(this.areaM2, COLOUR_BLUR * blur2)
     this.any = Math.max(light, this.colour)

@@ -2,9 +2,9 @@ import { parseCoat } from '#core/paintwork/coat'
 import { type Finish, buildFinish } from '#core/lure/finish'
 import { PAINTS, type PaintId } from '#core/paintwork/paints'
 import { LightColumn } from '#core/light-field/lightField'
-import { lightnessMeter, resolved } from '#core/sight/contrast'
+import { blurM, lightnessMeter, resolved } from '#core/sight/contrast'
 import { lightOfPart, look } from '#core/sight/look'
-import { radianceOf } from '#core/sight/radiance'
+import { standsOff } from '#core/sight/radiance'
 import { type Scene, type SceneInput, buildScene } from '#core/sight/scene'
 import { RANGE_STEPS } from '#core/sight/view'
 import { skyLight } from '#core/sky/light'
@@ -65,12 +65,10 @@ function naive(finishes: readonly Finish[], scene: Scene): number {
       const measure = lightnessMeter(view)
       let best = 0
       for (const p of f.parts) {
-        radianceOf(delta, p.optics, lightOfPart(way, p.part), view.near)
-        for (let i = 0; i < BANDS; i++) delta[i]! -= view.near[i]!
+        standsOff(delta, p.optics, lightOfPart(way, p.part), view.near)
         const seen = (r: number) => {
           const { contrast, adapted } = measure(delta, r)
-          const blur2 = (r * scene.eye.acuityRad * adapted.coarser) ** 2
-          return Math.abs(contrast) * resolved(p.areaM2, blur2) > adapted.light
+          return Math.abs(contrast) * resolved(p.areaM2, blurM(scene.eye, adapted, r) ** 2) > adapted.light
         }
         let [lo, hi] = [0.02, view.rangesM[RANGE_STEPS - 1]!]
         for (let i = 0; i < 24; i++) {
