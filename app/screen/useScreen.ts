@@ -11,8 +11,8 @@ import {
 } from 'vue'
 import { withLightTable } from './lightTable'
 import type { ScreenAsk, ScreenModel } from './model'
-import { rankingHand } from './rankingHand'
 import { makeWorker } from './worker'
+import { workerHand } from './workerHand'
 
 /** The answer is said to be on its way when it takes longer than this, ms. */
 const SLOW_MS = 250
@@ -89,7 +89,7 @@ export function useScreen(ask: () => Question) {
       look(true)
     })
 
-  const { work, end } = rankingHand(makeWorker, async ask => {
+  const { work, end } = workerHand(makeWorker, async ask => {
     const [{ workScreen }] = await Promise.all([import('./model'), withLightTable()])
     return workScreen(ask)
   })

@@ -5,7 +5,7 @@ import { FORAGE } from '#core/prey/forage'
 import { PHASES, PHASE_WORDS } from '#core/season/phase'
 import { CLUES } from '#core/prey/odds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
-import { SUN_FACINGS, type SunFacing } from '#core/sight/scene'
+import type { SunFacing } from '#core/sight/scene'
 import { CANOPIES, WINDS } from '#core/sky/weather'
 import { TINTS } from '#core/water/tints'
 import { VOCABULARY } from '#shared/vocabulary'
@@ -32,7 +32,7 @@ const FACING_WORDS: Record<SunFacing, [words: string, note: string]> = {
   'across': ['Sun across', 'the fish looks across it'],
 }
 export const FACING_OPTIONS = options(
-  SUN_FACINGS,
+  VOCABULARY.facing,
   k => FACING_WORDS[k][0],
   k => FACING_WORDS[k][1],
 )

@@ -30,3 +30,10 @@ export function openDatabase(url: string) {
   return { sequelize, ...defineModels(sequelize) }
 }
 export type Database = ReturnType<typeof openDatabase>
+
+/** Whether every connection the pool may have is open and in use: waiting for one then says nothing of the database. */
+export function poolIsFull(db: Database): boolean {
+  // Not in Sequelize's types, though documented for its pool.
+  const { pool } = db.sequelize.connectionManager as unknown as { pool: { using: number } }
+  return pool.using >= CONNECTIONS
+}

@@ -1,5 +1,5 @@
 import { ConnectionAcquireTimeoutError } from 'sequelize'
-import type { Database } from '#server/db/connection'
+import { type Database, poolIsFull } from '#server/db/connection'
 import { SCHEMA, schemaOf } from '#server/db/migrate'
 
 export type DatabaseState = 'ok' | 'busy' | 'away'
@@ -8,7 +8,10 @@ export type DatabaseState = 'ok' | 'busy' | 'away'
 const RECENT_MS = 10_000
 const lastAnswer = new WeakMap<Database, number>()
 
-/** Whether the database serves: a busy pool is not a lost database. `now` in ms. */
+/**
+ * Whether the database serves: a busy pool is not a lost database, but one that waits for connections that nobody
+ * answers is. `now` in ms.
+ */
 export async function databaseState(db: Database, now: number): Promise<DatabaseState> {
   try {
     await db.sequelize.query('select 1')
@@ -16,7 +19,7 @@ export async function databaseState(db: Database, now: number): Promise<Database
     return 'ok'
   } catch (error) {
     const recent = now - (lastAnswer.get(db) ?? -Infinity) < RECENT_MS
-    return error instanceof ConnectionAcquireTimeoutError && recent ? 'busy' : 'away'
+    return error instanceof ConnectionAcquireTimeoutError && poolIsFull(db) && recent ? 'busy' : 'away'
   }
 }
 

@@ -1,3 +1,5 @@
+import { once } from 'node:events'
+import { type AddressInfo, type Socket, connect, createServer } from 'node:net'
 import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { recommend } from '#core/ranking/recommend'
@@ -331,6 +333,33 @@ describe('health', () => {
       expect(await unreadyFor(gone)).toEqual(['database'])
     } finally {
       await Promise.all([small.sequelize.close(), gone.sequelize.close()])
+    }
+  })
+  it('takes a database that went silent a moment ago for lost, not busy', async () => {
+    const { hostname, port } = new URL(process.env.NUXT_DATABASE_URL!)
+    let silent = false
+    const sockets: Socket[] = []
+    const relay = createServer(here => {
+      const there = connect(Number(port), hostname)
+      sockets.push(here, there)
+      here.on('data', d => void (silent || there.write(d))).on('error', () => {})
+      there.on('data', d => void (silent || here.write(d))).on('error', () => {})
+    }).listen(0, '127.0.0.1')
+    await once(relay, 'listening')
+    const through = new URL(process.env.NUXT_DATABASE_URL!)
+    through.port = String((relay.address() as AddressInfo).port)
+    const relayed = openDatabase(through.href)
+    try {
+      expect(await databaseState(relayed, 0)).toBe('ok')
+      silent = true
+      const states = await Promise.all(Array.from({ length: 4 }, () => databaseState(relayed, 1000)))
+      expect(states).toEqual(['away', 'away', 'away', 'away'])
+      silent = false
+      expect(await databaseState(relayed, 4000)).toBe('ok')
+    } finally {
+      await relayed.sequelize.close()
+      for (const s of sockets) s.destroy()
+      relay.close()
     }
   })
   it('is ready when it can write the schema it knows', async () => {

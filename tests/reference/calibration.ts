@@ -3,19 +3,7 @@ import { readingColumn, vanishingDepthM } from '#core/reading/disc'
 import { waterOptics } from '#core/water/optics'
 import { TINTS, type TintId, scaled } from '#core/water/tints'
 import { READING_ERROR, repainted, strayed, waterFromTwoTargets } from '#core/reading/twoTargets'
-
-/** A small repeatable source of chance (mulberry32) and of the normal distribution. */
-export function dice(seed: number) {
-  let a = seed >>> 0
-  const even = () => {
-    a = (a + 0x6d2b79f5) >>> 0
-    let t = Math.imul(a ^ (a >>> 15), a | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-  const normal = () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even())
-  return { even, normal }
-}
+import { dice } from './dice'
 
 /**
  * Two-lure readings in simulated waters that stray from their recipes, with lures that stray from their paint and hands

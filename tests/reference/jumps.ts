@@ -3,7 +3,7 @@ import { look } from '#core/sight/look'
 import { SIDES, type Side } from '#core/lure/types'
 import { finishesOf } from '#core/lure/finish'
 import { TINTS, type TintId } from '#core/water/tints'
-import { dice } from './calibration'
+import { dice } from './dice'
 import { NOON } from './scenes'
 
 /** One range that moved by more than it should between two scenes that are hardly different. */

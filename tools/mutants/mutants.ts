@@ -2,6 +2,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import { chance } from '../../tests/reference/dice'
 import { testDatabase } from '../testDatabase'
 import { type Mutation, mutationsOf } from './mutate'
 
@@ -20,17 +21,6 @@ const PROJECTS = ['unit', 'service'].filter(p =>
 )
 /** A slip that makes a loop endless counts as noticed after this long, ms. */
 const PATIENCE_MS = 120_000
-
-/** A small repeatable source of chance (mulberry32). */
-function chance(from: number): () => number {
-  let a = from >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0
-    let t = Math.imul(a ^ (a >>> 15), a | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 const listed = spawnSync('git', ['ls-files', 'core', 'shared', 'app', 'server'], { cwd: ROOT, encoding: 'utf8' }).stdout
 const files = listed

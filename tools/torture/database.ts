@@ -1,4 +1,5 @@
 import { readFileSync, readdirSync } from 'node:fs'
+import { setTimeout } from 'node:timers/promises'
 
 /** Every process of which something holds. */
 function processes(holds: (pid: number) => boolean): number[] {
@@ -20,9 +21,17 @@ function serves(pid: number, port: string): boolean {
   return /postgres$/.test(command[0]!) && Boolean(data) && portOf(data!) === port
 }
 
-function parentOf(pid: number): number {
+/** A process's state, as a letter, and its parent. */
+function statusOf(pid: number): { state: string; parent: number } {
   const stat = readFileSync(`/proc/${pid}/stat`, 'utf8')
-  return Number(stat.slice(stat.lastIndexOf(')') + 2).split(' ')[1])
+  const [state, parent] = stat.slice(stat.lastIndexOf(')') + 2).split(' ')
+  return { state: state!, parent: Number(parent) }
+}
+
+/** Stop processes, and wait until they have stopped: a signal sent is not yet a signal taken. */
+async function stop(pids: number[]): Promise<void> {
+  for (const pid of pids) process.kill(pid, 'SIGSTOP')
+  while (processes(pid => pids.includes(pid) && !/[TZ]/.test(statusOf(pid).state)).length) await setTimeout(5)
 }
 
 const portOf = (data: string): string | undefined =>
@@ -31,13 +40,13 @@ const portOf = (data: string): string | undefined =>
 /**
  * Freeze a cluster as a failing disk or host would: nothing answers and nothing is closed. Gives back how to thaw it.
  */
-export function freeze(url: string): () => void {
+export async function freeze(url: string): Promise<() => void> {
   const [server] = processes(pid => serves(pid, new URL(url).port))
   if (!server) throw new Error('the cluster was not found')
   // The server first: from then on it makes no process that would be missed.
-  process.kill(server, 'SIGSTOP')
-  const made = processes(pid => parentOf(pid) === server)
-  for (const pid of made) process.kill(pid, 'SIGSTOP')
+  await stop([server])
+  const made = processes(pid => statusOf(pid).parent === server)
+  await stop(made)
   return () => {
     for (const pid of [...made, server]) process.kill(pid, 'SIGCONT')
   }

@@ -145,9 +145,9 @@ async function frozen(server: Server, url: string): Promise<void> {
   const seconds = short ? 6 : 30
   const client = new Client(server.url)
   await client.call('GET', '/calls')
-  const thaw = freeze(url)
+  const thaw = await freeze(url)
   const waits: number[] = []
-  const wrong: number[] = []
+  const wrong: string[] = []
   const until = Date.now() + seconds * 1000
   const asks: [string, string, unknown?][] = [
     ['GET', '/health'],
@@ -164,14 +164,15 @@ async function frozen(server: Server, url: string): Promise<void> {
           const began = performance.now()
           const { status, headers } = await client.call(method, path, body)
           waits.push(performance.now() - began)
-          if (status !== 503 || !headers.get('retry-after')) wrong.push(status)
+          if (status !== 503 || !headers.get('retry-after')) wrong.push(`${method} ${path} ${status}`)
         }
       }),
     )
     const began = performance.now()
     const ranked = await client.call('POST', '/recommendations', { ...ASKED, depthM: 1.23 })
     // The short form is run on machines that do something else as well.
-    if (ranked.status !== 200 || performance.now() - began > (short ? 20_000 : 2000)) wrong.push(ranked.status)
+    const late = performance.now() - began > (short ? 20_000 : 2000)
+    if (ranked.status !== 200 || late) wrong.push(`ranking ${ranked.status}${late ? ', late' : ''}`)
   } finally {
     thaw()
   }

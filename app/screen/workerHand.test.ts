@@ -1,12 +1,13 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { ScreenAsk, ScreenModel } from './model'
-import { type Hand, rankingHand } from './rankingHand'
+import { type Hand, workerHand } from './workerHand'
 
+type Work = Hand<ScreenAsk, ScreenModel>
 const ASK = { selectedId: 'x' } as ScreenAsk
 const answer = (from: string) => ({ clarity: from }) as ScreenModel
 
 /** A worker that does what it is told to: answers, breaks while it works, or never answers. */
-function fakeHand(does: 'answers' | 'breaks' | 'rejects'): Hand & { ended: () => boolean } {
+function fakeHand(does: 'answers' | 'breaks' | 'rejects'): Work & { ended: () => boolean } {
   let tell = () => {}
   let ended = false
   return {
@@ -26,16 +27,16 @@ const onPage = () => Promise.resolve(answer('page'))
 describe('who works out the screen', () => {
   it('is one worker for all asks while it holds', async () => {
     const make = vi.fn(() => fakeHand('answers'))
-    const { work } = rankingHand(make, onPage)
+    const { work } = workerHand(make, onPage)
     expect(await work(ASK)).toEqual(answer('worker'))
     expect(await work(ASK)).toEqual(answer('worker'))
     expect(make).toHaveBeenCalledTimes(1)
   })
   it('is the page at once where workers are refused', async () => {
-    const make = vi.fn((): Hand => {
+    const make = vi.fn((): Work => {
       throw new DOMException('refused')
     })
-    const { work } = rankingHand(make, onPage)
+    const { work } = workerHand(make, onPage)
     expect(await work(ASK)).toEqual(answer('page'))
     expect(await work(ASK)).toEqual(answer('page'))
     expect(make).toHaveBeenCalledTimes(2)
@@ -43,20 +44,20 @@ describe('who works out the screen', () => {
   it('is a second worker when the first breaks, with what the first left undone', async () => {
     const hands = [fakeHand('breaks'), fakeHand('answers')]
     const make = vi.fn(() => hands[make.mock.calls.length - 1]!)
-    const { work } = rankingHand(make, onPage)
+    const { work } = workerHand(make, onPage)
     expect(await work(ASK)).toEqual(answer('worker'))
     expect(hands[0]!.ended()).toBe(true)
     expect(hands[1]!.ended()).toBe(false)
   })
   it.each(['breaks', 'rejects'] as const)('is the page once two workers have failed (%s)', async does => {
     const make = vi.fn(() => fakeHand(does))
-    const { work } = rankingHand(make, onPage)
+    const { work } = workerHand(make, onPage)
     expect(await work(ASK)).toEqual(answer('page'))
     expect(await work(ASK)).toEqual(answer('page'))
     expect(make).toHaveBeenCalledTimes(2)
   })
   it('says so where even the page cannot', async () => {
-    const { work } = rankingHand(
+    const { work } = workerHand(
       () => fakeHand('breaks'),
       () => Promise.reject(new Error('no code')),
     )
@@ -64,7 +65,7 @@ describe('who works out the screen', () => {
   })
   it('makes a new worker after it was ended', async () => {
     const make = vi.fn(() => fakeHand('answers'))
-    const { work, end } = rankingHand(make, onPage)
+    const { work, end } = workerHand(make, onPage)
     await work(ASK)
     end()
     await work(ASK)

@@ -1,10 +1,6 @@
-import type { Draft, ScreenAsk, ScreenModel } from './model'
-
-export type Answered = ScreenModel | Draft
-
 /** A worker as far as this room needs one: it works, says when it breaks, and can be ended. */
-export interface Hand {
-  work: (ask: ScreenAsk) => Promise<Answered>
+export interface Hand<Ask, Answer> {
+  work: (ask: Ask) => Promise<Answer>
   /** Called once when the worker could not be loaded or broke down. */
   onBroken: (tell: () => void) => void
   end: () => void
@@ -14,18 +10,18 @@ export interface Hand {
 const RETRIES = 1
 
 /**
- * Who works out the screen: a worker while one is to be had, the page itself where none is. A worker that is refused,
- * cannot be loaded or breaks down gives back what it was working on: a new one takes it up once, then the page does,
- * slower but the same.
+ * Who does heavy work for the page: a worker while one is to be had, the page itself where none is. A worker that is
+ * refused, cannot be loaded or breaks down gives back what it was working on: a new one takes it up once, then the
+ * page does, slower but the same.
  * @param makeHand makes a worker; may throw where workers are refused
  * @param onPage works on the page; rejects where even its code cannot be had
  */
-export function rankingHand(makeHand: () => Hand, onPage: (ask: ScreenAsk) => Promise<Answered>) {
-  let hand: Hand | null = null
+export function workerHand<Ask, Answer>(makeHand: () => Hand<Ask, Answer>, onPage: (ask: Ask) => Promise<Answer>) {
+  let hand: Hand<Ask, Answer> | null = null
   let broken: Promise<never> | null = null
   let failures = 0
 
-  function take(): Hand {
+  function take(): Hand<Ask, Answer> {
     if (hand) return hand
     const made = makeHand()
     broken = new Promise((_, reject) =>
@@ -44,7 +40,7 @@ export function rankingHand(makeHand: () => Hand, onPage: (ask: ScreenAsk) => Pr
     hand = null
   }
 
-  async function work(ask: ScreenAsk): Promise<Answered> {
+  async function work(ask: Ask): Promise<Answer> {
     while (failures <= RETRIES) {
       try {
         const taken = take()
