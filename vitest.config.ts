@@ -17,7 +17,7 @@ export default defineConfig({
           testTimeout,
           include: [
             '{core,shared,app,server,tools}/**/*.test.ts',
-            'tests/{reference,architecture,cases,golden}/**/*.test.ts',
+            'tests/{reference,architecture,cases,golden,advice}/**/*.test.ts',
           ],
           exclude: ['**/*.service.test.ts', '**/node_modules/**'],
         },

@@ -13,6 +13,7 @@ export const VOCABULARY = {
   tint: water.tint.words,
   salinity: water.salinity.words,
   pressure: water.pressure.words,
+  tide: water.tide.words,
   trend: water.trend.words,
   sky: light.sky.words,
   wind: light.wind.words,

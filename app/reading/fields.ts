@@ -112,6 +112,7 @@ export const READING = {
   trend: field<Word<typeof water.trend> | null>('trend', 'water.trend', null, orNone(word(water.trend))),
   salinity: field<Word<typeof water.salinity>>('salt', 'water.salinity', 'fresh', word(water.salinity)),
   pressure: field<Word<typeof water.pressure>>('pressure', 'water.pressure', 'normal', word(water.pressure)),
+  tide: field<Word<typeof water.tide> | null>('tide', 'water.tide', null, orNone(word(water.tide))),
   prey: field<readonly Kind[]>('lives', 'water.prey', [], words(water.prey)),
   cloud: field('cloud', 'light.cloud', 0.4, number(light.cloud, 2)),
   rain: field('rain', null, false, flag),

@@ -5,7 +5,7 @@ export interface CallShown extends Row {
   fishM: number
   /** Length of the bars, m. */
   maxM: number
-  /** The others it looks like, in words. */
+  /** How many others it looks like, in words. */
   alike: string | null
   /** Its place in a bracket of neighbours that the fish cannot tell apart. */
   joined: 'none' | 'start' | 'middle' | 'end'
@@ -26,15 +26,13 @@ export function callShown(answer: ScreenModel, i: number): CallShown | undefined
 
 function drawn(answer: ScreenModel, row: Row, i: number): CallShown {
   const group = answer.answer.lookAlikes.find(g => g.includes(row.finishId)) ?? []
-  const others = answer.rows.filter(r => r !== row && group.includes(r.finishId)).map(r => r.rank)
+  const others = answer.rows.filter(r => r !== row && group.includes(r.finishId)).length
   const [up, down] = [-1, 1].map(d => group.includes(answer.rows[i + d]?.finishId ?? ''))
   return {
     ...row,
     fishM: answer.fishM,
     maxM: barM(answer),
-    alike: others.length
-      ? `Looks like ${others.slice(0, 2).join(', ')}${others.length > 2 ? ` +${others.length - 2}` : ''}`
-      : null,
+    alike: others ? `Looks like ${others} other${others > 1 ? 's' : ''}` : null,
     joined: up && down ? 'middle' : up ? 'end' : down ? 'start' : 'none',
   }
 }

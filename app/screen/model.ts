@@ -45,7 +45,8 @@ export interface Curve extends ContrastCurve {
 export interface Row {
   finishId: string
   name: string
-  rank: number
+  /** Its place in the list, shared with those too close to it to call. */
+  place: number
   sightM: number
   colourM: number
   /** Schools that lean towards it. */
@@ -138,7 +139,7 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
       return {
         finishId: r.finish.id,
         name: r.finish.name,
-        rank: r.rank,
+        place: r.place,
         sightM: r.sightingRangeM[ask.side],
         colourM: r.colourRangeM[ask.side],
         agree: Object.values(r.stances).filter(v => v > LEANS).length,

@@ -2,7 +2,7 @@ import { SPECIES } from '#core/eye/species'
 import { LURES } from '#core/lure/types'
 import { SCHOOLS } from '#core/words/schools'
 import { FORAGE } from '#core/prey/forage'
-import { PHASES, PHASE_WORDS } from '#core/season/phase'
+import { PHASE_WORDS, SEASONS } from '#core/season/phase'
 import { CLUES } from '#core/prey/odds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { SunFacing } from '#core/sight/scene'
@@ -42,7 +42,7 @@ export const TINT_OPTIONS = options(
   k => TINTS[k].name,
   k => TINTS[k].sign,
 )
-export const PHASE_OPTIONS = options(PHASES, k => PHASE_WORDS[k])
+export const PHASE_OPTIONS = options(SEASONS, k => PHASE_WORDS[k])
 export const CLUE_OPTIONS = options(VOCABULARY.clue, k => CLUES[k].words)
 export const FORAGE_OPTIONS = options(VOCABULARY.forage, k => FORAGE[k].plural)
 export const SALINITY_OPTIONS = options(VOCABULARY.salinity, k => k)
@@ -50,11 +50,16 @@ export const PRESSURE_OPTIONS = options(
   VOCABULARY.pressure,
   k => ({ low: 'few boats', normal: 'usual pressure', high: 'much fished' })[k],
 )
+export const TIDE_OPTIONS = options(
+  VOCABULARY.tide,
+  k => ({ slack: 'slack water', rising: 'rising', falling: 'falling' })[k],
+)
 export const TREND_OPTIONS = options(VOCABULARY.trend, k => k)
 
 /** Short names for the season strip. */
 export const PHASE_SHORT = {
   winter: 'Winter',
+  spring: 'Spring',
   prespawn: 'Pre-spawn',
   spawn: 'Spawn',
   postspawn: 'Post',

@@ -7,6 +7,10 @@ export interface Species {
   springCoolerC: number
   /** Whether it keeps a nest on a bed. */
   nests: boolean
+  /** Surface water warmer than this, °C, in which a played fish often dies; rounded, ours after agency advice. */
+  weakOverC: number
+  /** Surface water colder than this, °C, that stuns it; null where it does not. */
+  stunnedUnderC: number | null
   /** Cone peaks, nm, short to long; the last are the twin cones that carry lightness. */
   conesNm: readonly number[]
   rodNm: number
@@ -28,6 +32,8 @@ export const SPECIES = {
     salt: false,
     springCoolerC: 0,
     nests: true,
+    weakOverC: 29,
+    stunnedUnderC: null,
     conesNm: [535, 614],
     rodNm: 528,
     chromophore: 'A2',
@@ -40,6 +46,8 @@ export const SPECIES = {
     salt: false,
     springCoolerC: 2.5,
     nests: true,
+    weakOverC: 25,
+    stunnedUnderC: null,
     conesNm: [535, 614],
     rodNm: 528,
     chromophore: 'A2',
@@ -52,6 +60,8 @@ export const SPECIES = {
     salt: false,
     springCoolerC: 1.2,
     nests: true,
+    weakOverC: 28,
+    stunnedUnderC: null,
     conesNm: [535, 614],
     rodNm: 528,
     chromophore: 'A2',
@@ -63,7 +73,9 @@ export const SPECIES = {
     words: 'striped bass',
     salt: true,
     springCoolerC: 2,
-    nests: true,
+    nests: false,
+    weakOverC: 22,
+    stunnedUnderC: null,
     conesNm: [542, 612],
     rodNm: 528,
     chromophore: 'A2',
@@ -76,6 +88,8 @@ export const SPECIES = {
     salt: false,
     springCoolerC: 2.5,
     nests: true,
+    weakOverC: 28,
+    stunnedUnderC: null,
     conesNm: [530, 605],
     rodNm: 525,
     chromophore: 'A2',
@@ -88,6 +102,8 @@ export const SPECIES = {
     salt: true,
     springCoolerC: 0,
     nests: false,
+    weakOverC: 31,
+    stunnedUnderC: 6,
     conesNm: [444, 489, 568],
     rodNm: 505,
     chromophore: 'A1',
@@ -100,6 +116,8 @@ export const SPECIES = {
     salt: true,
     springCoolerC: 0,
     nests: false,
+    weakOverC: 28,
+    stunnedUnderC: 8,
     conesNm: [450, 542],
     rodNm: 505,
     chromophore: 'A1',
@@ -112,6 +130,8 @@ export const SPECIES = {
     salt: true,
     springCoolerC: 0,
     nests: false,
+    weakOverC: 31,
+    stunnedUnderC: 13,
     conesNm: [450, 535, 565],
     rodNm: 505,
     chromophore: 'A1',

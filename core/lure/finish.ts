@@ -143,11 +143,19 @@ export function buildFinish(
   return { id, lure, name, parts, families: familiesOf(parts), traits: traitsOf(parts), mark, mimics }
 }
 
+/** What a pattern is called on a lure: with its blades where it spins them. */
+function nameOn(lure: LureId, { name, blades, bladeShape }: Pattern): string {
+  if (!blades || !lureType(lure).powers.includes('spins')) return name
+  if (lure !== 'spinnerbait') return `${name}, ${blades} blade`
+  return [`${name}, ${blades}`, bladeShape, 'blades'].filter(Boolean).join(' ')
+}
+
 function fromPattern(lure: LureId, patternId: string, pattern: Pattern): Finish {
   const coats = Object.fromEntries(
     Object.entries(pattern.parts).map(([part, text]) => [part, parseCoat(text)]),
   ) as Partial<Record<Part, Coat>>
-  return buildFinish(lure, `${lure}.${patternId}`, pattern.name, coats, pattern.mark ?? null, pattern.mimics ?? null)
+  const name = nameOn(lure, pattern)
+  return buildFinish(lure, `${lure}.${patternId}`, name, coats, pattern.mark ?? null, pattern.mimics ?? null)
 }
 
 const catalogue = new Map<LureId, readonly Finish[]>()

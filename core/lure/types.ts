@@ -5,6 +5,7 @@ import { SKIRTED } from '#core/lure/catalogue/skirted'
 import { SOFTS } from '#core/lure/catalogue/softs'
 import { SPOONS } from '#core/lure/catalogue/spoons'
 import type { Part } from '#core/paintwork/parts'
+import type { Forage } from '#core/prey/forage'
 import type { PatternSet } from '#core/lure/pattern'
 
 /** Directions a fish may look from. */
@@ -34,8 +35,18 @@ export interface LureType {
   lengthMm: number
   /** How lively it flashes: 0 dead steady, 1 wild. */
   action: number
+  /** What can be chosen or must be minded about it beside its colour. */
+  powers: readonly Power[]
+  /** What it can be taken for: the food its shape and way of moving allow. */
+  imitates: readonly Forage[]
   patterns: PatternSet
 }
+
+/**
+ * `rattles`: sold loud, knocking or silent; `trebles`: hangs on treble hooks; `lead`: a head or body usually cast of
+ * lead; `dips`: soft enough to take dye. What has blades says so by its parts and `spins`.
+ */
+export type Power = 'rattles' | 'trebles' | 'lead' | 'dips' | 'spins'
 
 const pick = (set: PatternSet, ids: string): PatternSet =>
   Object.fromEntries(
@@ -56,19 +67,26 @@ const drop = (set: PatternSet, ids: string): PatternSet => {
 const CRANKS = `chrome-blue chrome-black silver-shad holo-shad pearl-shad matte-pearl bone white
   white-black-back ghost-shad ghost-blue ghost-olive
   blue-herring chartreuse-blue chartreuse-black lemon-shad gold-black gold-shiner gold-orange copper red-craw
-  dark-red-craw rust-craw brown-craw olive-craw
-  fire-bright orange-chartreuse sunfish dark-sunfish pale-sunfish perch fry-green black black-silver dark-purple
-  black-orange hot-pink olive-white`
-const TOPS = `chrome-blue chrome-chin silver-shad bone bone-chin bone-silver white white-black-back
+  dark-red-craw brown-craw olive-craw
+  fire-bright orange-chartreuse sunfish dark-sunfish perch fry-green black dark-purple
+  black-orange hot-pink olive-white pearl-chartreuse-stripe chartreuse-brown metal-red ghost-purple goby-brown`
+const TOPS = `chrome-blue chrome-chin silver-shad bone bone-chin bone-silver white
   white-chartreuse red-head ghost-shad ghost-blue smoke-shad clear pearl-shad
   chartreuse chartreuse-black chartreuse-blue gold-black gold-shiner gold-orange copper black-gold-hot black
   black-silver dark-brown black-orange dark-purple hot-pink pink-chartreuse blue-back-white
-  frog-green sunfish mullet perch blue-herring`
+  frog-green sunfish mullet perch blue-herring pink-silver spotted-trout`
 const INSHORE = `bone bone-silver white white-chartreuse pearl-chartreuse-tail red-head mullet pilchard menhaden
   pinfish shrimp-amber shrimp-pale
-  silver-shad chrome-blue gold-black gold-shiner gold-orange copper chartreuse hot-pink pink-chartreuse
+  chrome-blue gold-black gold-shiner gold-orange copper chartreuse hot-pink pink-chartreuse
   dark-purple black black-silver olive-white
-  olive-chartreuse-tail red-gold-tail crab-olive clear ghost-olive smoke-shad`
+  olive-chartreuse-tail red-gold-tail root-beer-chartreuse plum-chartreuse crab-olive clear glass-minnow sand-eel
+  pink-silver spotted-trout smoke-pearl`
+
+const INLAND_BAIT = ['shad', 'herring', 'shiner', 'golden-shiner', 'yellow-perch', 'fry'] as const
+const COAST_BAIT = ['mullet', 'menhaden', 'pilchard', 'pinfish', 'glass-minnow', 'croaker', 'sand-eel'] as const
+const BAIT = [...INLAND_BAIT, ...COAST_BAIT] as const
+/** What creeps, digs or hides at the bottom. */
+const BOTTOM_FOOD = ['crawfish', 'goby', 'crab'] as const
 
 const level = { level: 0.75, below: 0.25, above: 0 }
 const fromBelow = { level: 0.15, below: 0.85, above: 0 }
@@ -91,6 +109,8 @@ export const LURES = {
     seen: level,
     lengthMm: 55,
     action: 0.8,
+    powers: ['rattles', 'trebles'],
+    imitates: [...BAIT, 'sunfish', 'crawfish', 'goby'],
     patterns: pick(BODIES, CRANKS),
     parts: {
       back: { share: 0.24, mm: 10 },
@@ -112,6 +132,8 @@ export const LURES = {
     seen: level,
     lengthMm: 70,
     action: 0.75,
+    powers: ['rattles', 'trebles'],
+    imitates: [...BAIT, 'sunfish', 'crawfish', 'goby'],
     patterns: pick(BODIES, CRANKS),
     parts: {
       back: { share: 0.24, mm: 11 },
@@ -133,6 +155,8 @@ export const LURES = {
     seen: level,
     lengthMm: 70,
     action: 0.9,
+    powers: ['rattles', 'trebles'],
+    imitates: [...BAIT, 'sunfish', 'crawfish'],
     patterns: pick(BODIES, CRANKS),
     parts: {
       back: { share: 0.22, mm: 10 },
@@ -154,7 +178,12 @@ export const LURES = {
     seen: { level: 0.85, below: 0.15, above: 0 },
     lengthMm: 110,
     action: 0.7,
-    patterns: drop(pick(BODIES, CRANKS), 'dark-red-craw olive-craw rust-craw pale-sunfish black-orange'),
+    powers: ['rattles', 'trebles'],
+    imitates: BAIT,
+    patterns: drop(
+      pick(BODIES, CRANKS),
+      'red-craw dark-red-craw brown-craw olive-craw metal-red black-orange goby-brown',
+    ),
     parts: {
       back: { share: 0.26, mm: 7 },
       flank: { share: 0.47, mm: 14 },
@@ -174,6 +203,8 @@ export const LURES = {
     seen: { level: 0.6, below: 0.4, above: 0 },
     lengthMm: 80,
     action: 0.95,
+    powers: ['spins', 'lead'],
+    imitates: [...BAIT, 'sunfish'],
     patterns: drop(SKIRTED, 'all-white black-blue-silver bone'),
     parts: {
       skirt: { share: 0.5, mm: 26 },
@@ -194,7 +225,9 @@ export const LURES = {
     seen: { level: 0.8, below: 0.2, above: 0 },
     lengthMm: 85,
     action: 0.8,
-    patterns: drop(SKIRTED, 'white-gold copper-brown bone'),
+    powers: ['spins', 'lead'],
+    imitates: [...BAIT, 'sunfish', 'crawfish'],
+    patterns: drop(SKIRTED, 'white-gold white-mixed chartreuse-white-painted copper-brown bone'),
     parts: {
       skirt: { share: 0.5, mm: 24 },
       blade: { share: 0.18, mm: 20 },
@@ -214,7 +247,13 @@ export const LURES = {
     seen: { level: 0.6, below: 0.4, above: 0 },
     lengthMm: 85,
     action: 0.4,
-    patterns: drop(SKIRTED, 'white-gold all-white black-blue-silver copper-brown chartreuse-blue'),
+    powers: ['lead'],
+    imitates: [...BAIT, 'sunfish'],
+    patterns: drop(
+      SKIRTED,
+      `white-gold white-mixed chartreuse-white-painted sunfish-gold chartreuse-white-gold all-white
+      black-blue-silver copper-brown chartreuse-blue`,
+    ),
     parts: { skirt: { share: 0.6, mm: 24 }, trailer: { share: 0.3, mm: 16 }, head: { share: 0.1, mm: 11 } },
   },
   'casting-jig': {
@@ -229,9 +268,12 @@ export const LURES = {
     seen: lowDown,
     lengthMm: 70,
     action: 0.25,
+    powers: ['lead'],
+    imitates: [...BOTTOM_FOOD, 'sunfish'],
     patterns: drop(
       SKIRTED,
-      'white-gold all-white black-blue-silver copper-brown chartreuse-blue chartreuse-white-gold gold-shiner',
+      `white-gold white-mixed chartreuse-white-painted sunfish-gold all-white black-blue-silver copper-brown
+      chartreuse-blue chartreuse-white-gold gold-shiner blue-shad`,
     ),
     parts: { skirt: { share: 0.6, mm: 22 }, trailer: { share: 0.32, mm: 20 }, head: { share: 0.08, mm: 11 } },
   },
@@ -247,7 +289,9 @@ export const LURES = {
     seen: { level: 0.7, below: 0.1, above: 0.2 },
     lengthMm: 125,
     action: 0.2,
-    patterns: drop(SOFTS, 'orange tan-craw orange-craw yellow'),
+    powers: ['dips'],
+    imitates: [...BOTTOM_FOOD, 'fry', 'insect', 'sunfish'],
+    patterns: drop(SOFTS, 'grass blue-smoke orange tan-craw orange-craw yellow'),
     parts: { flank: { share: 0.8, mm: 10 }, tail: { share: 0.2, mm: 8 } },
   },
   'craw': {
@@ -262,7 +306,9 @@ export const LURES = {
     seen: lowDown,
     lengthMm: 90,
     action: 0.35,
-    patterns: drop(SOFTS, 'blue-smoke clear-silver yellow pearl-silver'),
+    powers: ['dips'],
+    imitates: ['crawfish', 'crab'],
+    patterns: drop(SOFTS, 'two-tone blue-smoke clear-silver yellow pearl-silver'),
     parts: { flank: { share: 0.7, mm: 16 }, tail: { share: 0.3, mm: 12 } },
   },
   'worm': {
@@ -277,7 +323,9 @@ export const LURES = {
     seen: lowDown,
     lengthMm: 180,
     action: 0.25,
-    patterns: drop(SOFTS, 'orange tan-craw orange-craw pearl-silver'),
+    powers: ['dips'],
+    imitates: [...BOTTOM_FOOD, 'fry', 'insect', 'sunfish'],
+    patterns: drop(SOFTS, 'blue-smoke orange tan-craw orange-craw pearl-silver'),
     parts: { flank: { share: 0.78, mm: 9 }, tail: { share: 0.22, mm: 10 } },
   },
   'tube': {
@@ -292,7 +340,9 @@ export const LURES = {
     seen: lowDown,
     lengthMm: 90,
     action: 0.35,
-    patterns: drop(SOFTS, 'yellow grass'),
+    powers: ['dips'],
+    imitates: BOTTOM_FOOD,
+    patterns: drop(SOFTS, 'blue-smoke yellow grass'),
     parts: { flank: { share: 0.7, mm: 15 }, tail: { share: 0.3, mm: 12 } },
   },
   'grub': {
@@ -307,6 +357,8 @@ export const LURES = {
     seen: { level: 0.7, below: 0.15, above: 0.15 },
     lengthMm: 75,
     action: 0.4,
+    powers: ['dips'],
+    imitates: [...BAIT, ...BOTTOM_FOOD, 'shrimp'],
     patterns: drop(SOFTS, 'tan-craw orange-craw'),
     parts: { flank: { share: 0.65, mm: 13 }, tail: { share: 0.35, mm: 12 } },
   },
@@ -322,11 +374,14 @@ export const LURES = {
     seen: { level: 0.65, below: 0.35, above: 0 },
     lengthMm: 110,
     action: 0.45,
+    powers: ['dips'],
+    imitates: [...BAIT, 'sunfish', 'goby'],
     patterns: pick(
       BODIES,
-      `silver-shad holo-shad pearl-shad bone white white-black-back white-chartreuse ghost-shad ghost-blue ghost-olive
+      `silver-shad holo-shad pearl-shad bone white white-chartreuse ghost-shad ghost-blue ghost-olive
       smoke-shad blue-herring chartreuse-black chartreuse-blue lemon-shad gold-shiner sunfish pale-sunfish perch
-      fry-green black dark-purple hot-pink olive-white pearl-chartreuse-tail olive-chartreuse-tail fire-bright`,
+      fry-green black dark-purple hot-pink olive-white pearl-chartreuse-tail olive-chartreuse-tail fire-bright
+      smoke-pearl goby-brown pearl-chartreuse-stripe`,
     ),
     parts: {
       back: { share: 0.26, mm: 12 },
@@ -347,6 +402,8 @@ export const LURES = {
     seen: { level: 0.05, below: 0.95, above: 0 },
     lengthMm: 65,
     action: 0.3,
+    powers: [],
+    imitates: ['frog', 'sunfish', 'shad'],
     patterns: FROGS,
     parts: { belly: { share: 0.7, mm: 22 }, skirt: { share: 0.3, mm: 14 }, back: { share: 0, mm: 20 } },
   },
@@ -362,6 +419,8 @@ export const LURES = {
     seen: { level: 0.05, below: 0.95, above: 0 },
     lengthMm: 65,
     action: 0.35,
+    powers: [],
+    imitates: ['frog', 'sunfish', 'shad'],
     patterns: FROGS,
     parts: { belly: { share: 0.7, mm: 22 }, skirt: { share: 0.3, mm: 14 }, back: { share: 0, mm: 20 } },
   },
@@ -377,6 +436,8 @@ export const LURES = {
     seen: fromBelow,
     lengthMm: 115,
     action: 0.6,
+    powers: ['rattles', 'trebles'],
+    imitates: [...BAIT, 'sunfish', 'frog'],
     patterns: pick(BODIES, TOPS),
     parts: {
       belly: { share: 0.46, mm: 14 },
@@ -400,6 +461,8 @@ export const LURES = {
     seen: fromBelow,
     lengthMm: 70,
     action: 0.5,
+    powers: ['trebles'],
+    imitates: [...BAIT, 'sunfish', 'frog', 'insect', 'shrimp'],
     patterns: pick(BODIES, TOPS),
     parts: {
       belly: { share: 0.44, mm: 13 },
@@ -423,10 +486,12 @@ export const LURES = {
     seen: fromBelow,
     lengthMm: 90,
     action: 0.9,
+    powers: ['spins'],
+    imitates: [...BAIT, 'sunfish', 'frog'],
     patterns: pick(
       SKIRTED,
       `all-white white white-gold white-chartreuse chartreuse chartreuse-white-gold chartreuse-orange fire-bright
-      all-black black-blue black-blue-silver black-red black-purple black-chartreuse brown-orange green-pumpkin
+      all-black black-blue black-blue-silver black-red black-chartreuse brown-orange green-pumpkin
       sunfish pearl-grey bone hot-pink gold-shiner red-craw`,
     ),
     parts: {
@@ -448,7 +513,9 @@ export const LURES = {
     seen: { level: 0.7, below: 0, above: 0.3 },
     lengthMm: 65,
     action: 0.85,
-    patterns: SPOONS,
+    powers: ['trebles', 'lead'],
+    imitates: BAIT,
+    patterns: drop(SPOONS, 'red-white'),
     parts: { blade: { share: 0.74, mm: 15 }, back: { share: 0.14, mm: 6 }, trailer: { share: 0.12, mm: 9 } },
   },
   'crappie-jig': {
@@ -463,6 +530,8 @@ export const LURES = {
     seen: { level: 0.6, below: 0.4, above: 0 },
     lengthMm: 40,
     action: 0.25,
+    powers: ['lead', 'dips'],
+    imitates: ['shad', 'shiner', 'fry', 'insect', 'glass-minnow', 'shrimp'],
     patterns: CRAPPIES,
     parts: { flank: { share: 0.5, mm: 7 }, tail: { share: 0.32, mm: 7 }, head: { share: 0.18, mm: 5 } },
   },
@@ -478,11 +547,14 @@ export const LURES = {
     seen: { level: 0.6, below: 0.2, above: 0.2 },
     lengthMm: 100,
     action: 0.4,
+    powers: ['lead', 'dips'],
+    imitates: [...BAIT, 'shrimp', 'crab'],
     patterns: pick(BODIES, INSHORE),
     parts: {
-      flank: { share: 0.44, mm: 16 },
-      back: { share: 0.24, mm: 9 },
-      belly: { share: 0.18, mm: 9 },
+      flank: { share: 0.38, mm: 16 },
+      back: { share: 0.2, mm: 9 },
+      belly: { share: 0.16, mm: 9 },
+      head: { share: 0.12, mm: 14 },
       tail: { share: 0.14, mm: 12 },
     },
   },
@@ -498,8 +570,19 @@ export const LURES = {
     seen: { level: 0.75, below: 0.25, above: 0 },
     lengthMm: 100,
     action: 0.65,
-    patterns: drop(pick(BODIES, INSHORE), 'pearl-chartreuse-tail olive-chartreuse-tail red-gold-tail'),
-    parts: { flank: { share: 0.48, mm: 16 }, back: { share: 0.26, mm: 9 }, belly: { share: 0.26, mm: 9 } },
+    powers: ['rattles', 'trebles'],
+    imitates: [...BAIT, 'shrimp'],
+    patterns: drop(
+      pick(BODIES, INSHORE),
+      `pearl-chartreuse-tail olive-chartreuse-tail red-gold-tail root-beer-chartreuse plum-chartreuse crab-olive
+      smoke-pearl`,
+    ),
+    parts: {
+      flank: { share: 0.42, mm: 16 },
+      back: { share: 0.22, mm: 9 },
+      belly: { share: 0.22, mm: 9 },
+      head: { share: 0.14, mm: 14 },
+    },
   },
   'inshore-spoon': {
     words: 'inshore spoon',
@@ -513,6 +596,8 @@ export const LURES = {
     seen: { level: 0.6, below: 0.25, above: 0.15 },
     lengthMm: 70,
     action: 0.9,
+    powers: [],
+    imitates: BAIT,
     patterns: drop(SPOONS, 'nickel'),
     parts: { blade: { share: 0.8, mm: 18 }, back: { share: 0.12, mm: 7 }, trailer: { share: 0.08, mm: 9 } },
   },

@@ -42,7 +42,7 @@ export const PAINTS = {
   'white': { words: 'white', family: 'white', shape: edge(0.45, 0.86, 408, 9), glowEdgeNm: 420 },
   'pearl': { words: 'pearl white', family: 'pearl', shape: edge(0.5, 0.78, 410, 14), material: 'pearl' },
   'bone': { words: 'bone', family: 'bone', shape: edge(0.34, 0.76, 478, 34) },
-  'cream': { words: 'cream', family: 'bone', shape: edge(0.3, 0.8, 472, 24) },
+  'cream': { words: 'cream', family: 'tan', shape: edge(0.3, 0.8, 472, 24) },
   'silver': { words: 'silver', family: 'silver', shape: flat(0.96), material: 'metallic' },
   'chrome': { words: 'chrome', family: 'silver', shape: flat(0.96), material: 'metallic' },
   'nickel': { words: 'nickel', family: 'silver', shape: edge(0.55, 0.72, 500, 60), material: 'metallic' },
@@ -121,6 +121,7 @@ export const PAINTS = {
     family: 'olive',
     shape: sum(band(0.05, [570, 36, 0.16]), edge(0, 0.14, 570, 24)),
   },
+  'glow': { words: 'glow white', family: 'white', shape: sum(edge(0.4, 0.6, 420, 12), band(0, [520, 40, 0.2])) },
   'hook-steel': { words: 'steel', family: 'grey', shape: flat(0.25) },
   'lip-clear': {
     words: 'clear plastic',

@@ -7,6 +7,8 @@ export interface Prey {
   plural: string
   /** Body length, m. */
   lengthM: number
+  /** Lives in some waters only: counted where it is listed, given or seen, never by the calendar alone. */
+  local?: true
   /** True where it lives in salt or brackish water; false in fresh; null in both. */
   salt: boolean | null
   parts: Partial<Record<Part, string>>
@@ -140,6 +142,37 @@ export const FORAGE = {
     lengthM: 0.06,
     salt: true,
     parts: { back: 'moss', flank: 'olive-gold+sky-blue*0.1', belly: 'cream', tail: 'moss' },
+  },
+  'goby': {
+    words: 'goby',
+    plural: 'gobies',
+    lengthM: 0.08,
+    salt: null,
+    local: true,
+    parts: { back: 'dark-brown', flank: 'tan+brown*0.45', belly: 'cream', tail: 'brown' },
+  },
+  'glass-minnow': {
+    words: 'glass minnow',
+    plural: 'glass minnows',
+    lengthM: 0.05,
+    salt: true,
+    parts: { back: 'smoke', flank: 'clear+~silver*0.25', belly: 'clear', tail: 'clear' },
+  },
+  'croaker': {
+    words: 'croaker',
+    plural: 'croakers',
+    lengthM: 0.1,
+    salt: true,
+    local: true,
+    parts: { back: 'bronze', flank: 'nickel+bronze*0.3', belly: 'white', tail: 'lemon' },
+  },
+  'sand-eel': {
+    words: 'sand eel',
+    plural: 'sand eels',
+    lengthM: 0.12,
+    salt: true,
+    local: true,
+    parts: { back: 'olive', flank: 'silver+olive*0.2', belly: 'white', tail: 'olive' },
   },
 } as const satisfies Record<string, Prey>
 export type Forage = keyof typeof FORAGE

@@ -1,6 +1,6 @@
 import type { SpeciesId } from '#core/eye/species'
-import { FORAGE, FORAGE_KINDS, type Forage } from '#core/prey/forage'
-import type { Phase } from '#core/season/phase'
+import { FORAGE, FORAGE_KINDS, type Forage, type Prey } from '#core/prey/forage'
+import type { Phase, PhaseShares } from '#core/season/phase'
 
 /** What an angler may have seen that says what they are eating; `pull` multiplies the odds of those kinds. */
 export const CLUES = {
@@ -9,6 +9,7 @@ export const CLUES = {
   'bait-flicker': {
     words: 'flickers of bait',
     pull: {
+      'glass-minnow': 4,
       'shad': 5,
       'herring': 5,
       'shiner': 5,
@@ -29,6 +30,13 @@ export const CLUES = {
     words: 'bait on the sounder',
     pull: { shad: 5, herring: 6, menhaden: 5, pilchard: 4, mullet: 2 },
   },
+  'mullet-jumping': { words: 'mullet jumping', pull: { mullet: 30 } },
+  'shrimp-flicking': { words: 'shrimp flicking at the surface', pull: { shrimp: 30 } },
+  'slicks': { words: 'oily slicks', pull: { menhaden: 12, mullet: 3, shad: 4 } },
+  'nervous-water': {
+    words: 'nervous water',
+    pull: { 'mullet': 6, 'menhaden': 6, 'pilchard': 6, 'glass-minnow': 4, 'shad': 4, 'herring': 4 },
+  },
 } as const satisfies Record<string, { words: string; pull: Partial<Record<Forage, number>> }>
 export type Clue = keyof typeof CLUES
 
@@ -38,7 +46,7 @@ type Odds = Partial<Record<Forage, number>>
  * What black bass eat by phase in a common reservoir: relative weights, ours, after the field's rule of thumb
  * (section 6).
  */
-const BASS: Record<Phase, Odds> = {
+const BASS: Record<Exclude<Phase, 'spring'>, Odds> = {
   winter: { 'shad': 4, 'crawfish': 4, 'shiner': 1, 'yellow-perch': 1, 'golden-shiner': 0.7 },
   prespawn: { 'crawfish': 5, 'shad': 3, 'shiner': 1, 'golden-shiner': 1, 'yellow-perch': 1, 'sunfish': 0.6 },
   spawn: { 'sunfish': 4, 'crawfish': 3, 'golden-shiner': 1, 'shiner': 1, 'shad': 1, 'fry': 0.5, 'frog': 0.4 },
@@ -50,36 +58,50 @@ const SMALLMOUTH_TILT: Odds = { 'crawfish': 1.8, 'sunfish': 0.5, 'frog': 0.2, 'y
 const STRIPED_TILT: Odds = { shad: 2, herring: 8, crawfish: 0.1, sunfish: 0.1, frog: 0, insect: 0, fry: 0.2 }
 const CRAPPIE: Odds = { shad: 4, shiner: 3, fry: 2, insect: 2.5 }
 const INSHORE: Record<'red-drum' | 'seatrout' | 'snook', Odds> = {
-  'red-drum': { mullet: 3, crab: 3, shrimp: 3, menhaden: 2, pinfish: 2 },
-  'seatrout': { shrimp: 4, mullet: 2, pilchard: 2, menhaden: 2, pinfish: 2 },
+  'red-drum': { mullet: 3, crab: 3, shrimp: 3, menhaden: 2, pinfish: 2, croaker: 1 },
+  'seatrout': { 'shrimp': 4, 'mullet': 2, 'pilchard': 2, 'menhaden': 2, 'pinfish': 2, 'glass-minnow': 2, 'croaker': 1 },
   'snook': { mullet: 3, pilchard: 3, shrimp: 2, pinfish: 2, menhaden: 1 },
 }
 /** Inshore prey through the year: mullet run in autumn, shrimp in the warm half, crabs in the cold. */
-const INSHORE_TILT: Record<Phase, Odds> = {
+const INSHORE_TILT: Record<'winter' | 'spring' | 'summer' | 'autumn', Odds> = {
   winter: { crab: 1.6, shrimp: 1.3, mullet: 0.7, pilchard: 0.6 },
-  prespawn: { shrimp: 1.2 },
-  spawn: {},
-  postspawn: { pilchard: 1.4 },
+  spring: { shrimp: 1.2, pilchard: 1.2 },
   summer: { pilchard: 1.4, shrimp: 1.2 },
   autumn: { mullet: 2.2, menhaden: 1.3 },
 }
 
-function priorOf(species: SpeciesId, phase: Phase): Odds {
+/** Fish that keep no nests have spring where others have three phases, and the other way round. */
+const nestless = (phase: Phase) =>
+  phase === 'prespawn' || phase === 'spawn' || phase === 'postspawn' ? 'spring' : phase
+const nesting = (phase: Phase) => (phase === 'spring' ? 'postspawn' : phase)
+
+function priorOf(species: SpeciesId, shares: PhaseShares): Odds {
+  const out: Odds = {}
+  for (const [phase, weight] of Object.entries(shares) as [Phase, number][]) {
+    for (const [kind, odds] of Object.entries(priorIn(species, phase)) as [Forage, number][]) {
+      out[kind] = (out[kind] ?? 0) + weight * odds
+    }
+  }
+  return out
+}
+
+function priorIn(species: SpeciesId, phase: Phase): Odds {
+  const bass = BASS[nesting(phase)]
   switch (species) {
     case 'largemouth-bass':
-      return BASS[phase]
+      return bass
     case 'spotted-bass':
-      return tilted(BASS[phase], { herring: 2, frog: 0.4, sunfish: 0.7 }, { herring: 0.4 })
+      return tilted(bass, { herring: 2, frog: 0.4, sunfish: 0.7 }, { herring: 0.4 })
     case 'smallmouth-bass':
-      return tilted(BASS[phase], SMALLMOUTH_TILT)
+      return tilted(bass, SMALLMOUTH_TILT)
     case 'striped-bass':
-      return tilted(BASS[phase], STRIPED_TILT, { herring: 1, menhaden: 0.5 })
+      return tilted(bass, STRIPED_TILT, { herring: 1, menhaden: 0.5 })
     case 'crappie':
       return CRAPPIE
     case 'red-drum':
     case 'seatrout':
     case 'snook':
-      return tilted(INSHORE[species], INSHORE_TILT[phase])
+      return tilted(INSHORE[species], INSHORE_TILT[nestless(phase)])
   }
 }
 
@@ -108,7 +130,7 @@ export interface PreyOdds {
 
 export interface PreyInput {
   species: SpeciesId
-  phase: Phase
+  phases: PhaseShares
   salinity: 'fresh' | 'brackish' | 'salt'
   /** Prey known to live in this water. */
   listed?: readonly Forage[] | undefined
@@ -124,10 +146,13 @@ function normalised(odds: Odds): PreyShare[] {
     .sort((a, b) => b.share - a.share)
 }
 
-const livesIn = (kind: Forage, salinity: PreyInput['salinity']) => {
+/** Whether a prey can live in water of a salinity at all. */
+export const livesIn = (kind: Forage, salinity: PreyInput['salinity']) => {
   const salt = FORAGE[kind].salt
   return salt === null || salinity === 'brackish' || salt === (salinity === 'salt')
 }
+
+const isLocal = (kind: Forage) => (FORAGE[kind] as Prey).local === true
 
 /**
  * Odds of each prey: a prior from species, phase, salinity and the water's own list, times what the clues say (a small
@@ -135,14 +160,15 @@ const livesIn = (kind: Forage, salinity: PreyInput['salinity']) => {
  * lowers the kind it speaks for most.
  */
 export function preyOdds(input: PreyInput): PreyOdds {
-  const { species, phase, salinity, listed, given, clues } = input
+  const { species, phases, salinity, listed, given, clues } = input
   let odds: Odds = {}
   if (given?.length) {
     for (const g of given) odds[g.kind] = (odds[g.kind] ?? 0) + g.share
   } else {
-    const prior = priorOf(species, phase)
+    const prior = priorOf(species, phases)
     for (const kind of FORAGE_KINDS) {
-      if (listed?.length ? listed.includes(kind) : livesIn(kind, salinity)) odds[kind] = (prior[kind] ?? 0) + FOOTING
+      if (listed?.length ? listed.includes(kind) : livesIn(kind, salinity) && !isLocal(kind))
+        odds[kind] = (prior[kind] ?? 0) + FOOTING
     }
   }
   const moved: PreyOdds['moved'][number][] = []

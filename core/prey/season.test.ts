@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { PHASES, inferPhase, usualTemperatureC } from '#core/season/phase'
+import { PHASES, inferPhase, setSeason, usualTemperatureC } from '#core/season/phase'
 import { CLUES, type Clue, preyOdds, shareOf } from '#core/prey/odds'
 
 const bass = 'largemouth-bass' as const
@@ -25,6 +25,36 @@ describe('phase', () => {
     expect(inferPhase({ species: 'smallmouth-bass', ...spring }).phase).toBe('spawn')
     expect(inferPhase({ species: 'crappie', ...spring }).phase).toBe('spawn')
   })
+  it('overlaps: shares sum to one, and half a degree moves none by more than an eighth', () => {
+    for (const species of [bass, 'red-drum'] as const) {
+      for (const trend of ['rising', 'falling'] as const) {
+        let before = inferPhase({ species, trend, temperatureC: -1 }).shares
+        for (let t = -0.5; t < 34; t += 0.5) {
+          const { shares, phase } = inferPhase({ species, trend, temperatureC: t })
+          expect(Object.values(shares).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
+          expect(shares[phase]).toBe(Math.max(...Object.values(shares)))
+          for (const p of PHASES) expect(Math.abs((shares[p] ?? 0) - (before[p] ?? 0))).toBeLessThanOrEqual(0.1251)
+          before = shares
+        }
+      }
+    }
+  })
+  it('knows no spawn for fish that keep no nests', () => {
+    for (const species of ['red-drum', 'seatrout', 'snook', 'striped-bass'] as const) {
+      const seen = new Set<string>()
+      for (let t = 2; t < 32; t++) {
+        for (const day of [60, 110, 160, 210, 300]) {
+          Object.keys(inferPhase({ species, temperatureC: t, dayOfYear: day, latitudeDeg: 30 }).shares).forEach(p =>
+            seen.add(p),
+          )
+        }
+      }
+      expect([...seen].sort()).toEqual(['autumn', 'spring', 'summer', 'winter'])
+      expect(setSeason('prespawn', species)).toBe('spring')
+      expect(setSeason('autumn', species)).toBe('autumn')
+    }
+    expect(setSeason('prespawn', bass)).toBe('prespawn')
+  })
   it('works from the date alone', () => {
     expect(inferPhase({ species: bass, dayOfYear: 15, latitudeDeg: 42 }).phase).toBe('winter')
     expect(inferPhase({ species: bass, dayOfYear: 210, latitudeDeg: 32 }).phase).toBe('summer')
@@ -40,7 +70,7 @@ describe('phase', () => {
 })
 
 describe('prey odds', () => {
-  const base = { species: bass, phase: 'prespawn', salinity: 'fresh', clues: [] } as const
+  const base = { species: bass, phases: { prespawn: 1 }, salinity: 'fresh', clues: [] } as const
   it('sum to one, most likely first', () => {
     const { shares } = preyOdds(base)
     expect(shares.reduce((s, p) => s + p.share, 0)).toBeCloseTo(1, 9)
@@ -50,8 +80,8 @@ describe('prey odds', () => {
     for (const phase of PHASES) {
       for (const clue of Object.keys(CLUES) as Clue[]) {
         const strongest = Object.entries(CLUES[clue].pull).sort((a, b) => b[1] - a[1])[0]![0] as 'shad'
-        const without = preyOdds({ ...base, phase })
-        const withClue = preyOdds({ ...base, phase, clues: [clue] })
+        const without = preyOdds({ ...base, phases: { [phase]: 1 } })
+        const withClue = preyOdds({ ...base, phases: { [phase]: 1 }, clues: [clue] })
         expect(shareOf(withClue.shares, strongest)).toBeGreaterThanOrEqual(shareOf(without.shares, strongest))
       }
     }
@@ -61,6 +91,10 @@ describe('prey odds', () => {
     expect(shareOf(preyOdds(pond).shares, 'shad')).toBe(0)
     expect(preyOdds({ ...pond, clues: ['frogs'] }).shares[0]!.kind).toBe('frog')
     expect(preyOdds({ ...pond, clues: ['frogs'] }).moved[0]).toMatchObject({ clue: 'frogs', kind: 'frog' })
+  })
+  it('leave out what lives in some waters only until it is listed, given or seen', () => {
+    expect(shareOf(preyOdds(base).shares, 'goby')).toBe(0)
+    expect(shareOf(preyOdds({ ...base, listed: ['goby', 'crawfish'] }).shares, 'goby')).toBeGreaterThan(0)
   })
   it('take the angler at his word', () => {
     expect(preyOdds({ ...base, given: [{ kind: 'shad', share: 1 }] }).shares).toEqual([{ kind: 'shad', share: 1 }])

@@ -32,12 +32,16 @@ export type BySide = Record<Side, number>
 
 export interface Ranked {
   rank: number
+  /** As the rank, but shared by finishes whose scores lie within the engine's own noise. */
+  place: number
   finish: FinishOut
   score: number
   sightingRangeM: BySide
   /** The level range to a fish that looks towards the sun, across it and away from it. */
   levelRangeM: Record<Heading, number>
   colourRangeM: BySide
+  /** How far across the water the angler can follow it; null but for surface lures. */
+  anglerSightM: number | null
   flash: number
   naturalness: number
   /** Where each school stands on this finish, -1 against to 1 for. */
@@ -65,7 +69,14 @@ export interface Disagreement {
   picks: [string, string]
   text: string
   optics: string
-  says: { text: Coded; optics: Coded }
+  /** When to take which side. */
+  when: string
+  says: { text: Coded; optics: Coded; when: Coded }
+}
+
+/** Several finishes in the first place: any of them will do. */
+export interface CloseCall extends Said {
+  finishIds: string[]
 }
 
 export interface Advisory extends Said {
@@ -93,6 +104,8 @@ export interface Assumed {
 export interface Answer {
   version: '1'
   ranked: Ranked[]
+  /** Where the first place is shared: by which, and what settles it; null where one is plainly first. */
+  closeCall: CloseCall | null
   rotation: RodOut[]
   lookAlikes: string[][]
   disagreements: Disagreement[]
@@ -101,5 +114,9 @@ export interface Answer {
   colourMatters: Said & { level: (typeof COLOUR_MATTERS)[number] }
   assumed: Assumed[]
   advisories: Advisory[]
+  /** What to look for when the first pick is let down beside the boat; null where there is nothing to see by. */
+  boatSide: Said | null
+  /** What to change after colour, one thing at a time. */
+  next: Said
   dressUps: DressUp[]
 }

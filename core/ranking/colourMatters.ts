@@ -3,14 +3,16 @@ import type { Moment } from '#core/schools/school'
 import type { Measured } from '#core/sight/measure'
 import { said } from '#core/words/sentence'
 
-/** Scores below which colour matters little, and below which it matters some. */
-const LITTLE = 0.22
-const SOME = 0.62
-const PRESSURE = { low: -0.1, normal: 0, high: 0.2 } as const
+/** Scores below which colour matters little, and from which it matters a lot. */
+const LITTLE = 0.3
+const MUCH = 0.62
+/** Shares of the box told apart below which it cannot matter more than a little, or than some. */
+const TOLD = { some: 0.15, much: 0.45 } as const
+const PRESSURE = { low: -0.06, normal: 0, high: 0.12 } as const
 
 /**
- * How much colour matters today: a lot in clear, pressured water with a slow lure; little with a fast one in dirty
- * water or the dark. The share of the box that the fish can tell apart has its say too.
+ * How much colour matters today: as much as the fish can tell the box apart and as long as it looks; more where it has
+ * seen many lures, less in the dark.
  */
 export function colourMattersOf(
   finishes: number,
@@ -18,14 +20,14 @@ export function colourMattersOf(
   moment: Moment,
 ): Answer['colourMatters'] {
   const { grades: g, conditions: c } = moment
-  const alike = lookAlikes.reduce((s, group) => s + group.length - 1, 0)
-  const told = 1 - alike / finishes
-  const score = 0.45 * g.clear + 0.25 * g.slow + 0.3 * told + PRESSURE[c.pressure] - 0.35 * g.dirty - 0.4 * g.night
-  const box = { finishes, distinct: finishes - alike }
-  if (score < LITTLE) {
+  const distinct = finishes - lookAlikes.reduce((s, group) => s + group.length - 1, 0)
+  const told = distinct / finishes
+  const score = 0.6 * told + 0.2 * g.slow + 0.2 * g.clear + PRESSURE[c.pressure] - 0.3 * g.night
+  const box = { finishes, distinct }
+  if (score < LITTLE || told < TOLD.some) {
     return { level: 'little', ...said({ code: 'matters.little', params: { ...box, lure: c.lure } }, c.units) }
   }
-  return score < SOME
+  return score < MUCH || told < TOLD.much
     ? { level: 'some', ...said({ code: 'matters.some', params: box }, c.units) }
     : { level: 'much', ...said({ code: 'matters.much', params: box }, c.units) }
 }

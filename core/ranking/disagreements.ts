@@ -2,9 +2,8 @@ import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
 import { type Sentence, codeOf, say } from '#core/words/sentence'
 import type { Disagreement } from '#core/ranking/answer'
 import type { Judged } from '#core/ranking/judge'
-import { differs } from '#core/ranking/rotation'
+import { type Twins, differs } from '#core/ranking/rotation'
 import type { Moment } from '#core/schools/school'
-import { apartJnd } from '#core/sight/measure'
 
 /** Pairs whose quarrels the field knows best come first. */
 const OLD_QUARRELS: readonly (readonly [SchoolId, SchoolId])[] = [
@@ -19,8 +18,11 @@ const MOST = 3
 /** A quarrel counts when the picks are this different in kind. */
 const IN_KIND = 0.5
 
-/** Where schools' first picks conflict in kind, both are shown, with what the optics say about it in numbers. */
-export function disagreementsOf(ranked: readonly Judged[], moment: Moment): Disagreement[] {
+/**
+ * Where schools' first picks conflict in kind and to this fish's eye, both are shown, with what the optics say about it
+ * in numbers and when to take which side.
+ */
+export function disagreementsOf(ranked: readonly Judged[], moment: Moment, twins: Twins): Disagreement[] {
   const { units } = moment.conditions
   const picks = new Map(
     SCHOOL_IDS.map(id => [
@@ -35,19 +37,21 @@ export function disagreementsOf(ranked: readonly Judged[], moment: Moment): Disa
     const p = picks.get(a)!
     const q = picks.get(b)!
     const key = [p.finish.id, q.finish.id].sort().join()
-    if (out.length >= MOST || shown.has(key) || differs(p, q) < IN_KIND) continue
+    if (out.length >= MOST || shown.has(key) || differs(p, q) < IN_KIND || twins(p, q)) continue
     shown.add(key)
     const sides: Sentence = {
       code: 'quarrel.sides',
       params: { a, b, pickA: p.finish.name, pickB: q.finish.name },
     }
+    const when: Sentence = { code: 'quarrel.when', params: { a, b } }
     const optics = opticsOf(p, q, moment)
     out.push({
       between: [a, b],
       picks: [p.finish.id, q.finish.id],
       text: say(sides, units),
       optics: say(optics, units),
-      says: { text: codeOf(sides), optics: codeOf(optics) },
+      when: say(when, units),
+      says: { text: codeOf(sides), optics: codeOf(optics), when: codeOf(when) },
     })
   }
   return out
@@ -60,7 +64,6 @@ const PLAINLY_LIKER = 1.3
 /** What the optics say of two picks: how far each is seen, and which is more like the food close up. */
 function opticsOf(p: Judged, q: Judged, { conditions: c }: Moment): Sentence {
   const water = { tint: c.tint, visibilityM: c.visibilityM, fishM: c.fishM }
-  if (apartJnd(p, q) < 1) return { code: 'quarrel.same-to-fish', params: water }
   const [far, near] = p.sightM >= q.sightM ? [p, q] : [q, p]
   const [like, unlike] = p.natural >= q.natural ? [p, q] : [q, p]
   const times = far.sightM / near.sightM

@@ -7,12 +7,12 @@ import { type Judge, type Judged, round } from '#core/ranking/judge'
 import { type PreyLook, measure } from '#core/sight/measure'
 import type { Scene } from '#core/sight/scene'
 import type { UnitSystem } from '#core/units'
-import { type Sentence, plainly, said } from '#core/words/sentence'
+import { type Sentence, type SentenceCode, said } from '#core/words/sentence'
 
 interface Change {
   part: Part
   coat: string
-  says: Sentence
+  says: (pastFirst: boolean) => Sentence
   /** Only over metal; only on this group of lures, or on any but this one. */
   from?: 'metal'
   only?: LureType['group']
@@ -20,13 +20,15 @@ interface Change {
 }
 
 type Tinted = 'dress.throat' | 'dress.dip-tail' | 'dress.feather' | 'dress.trailer'
-const tinted = (code: Tinted, colour: string): Sentence => ({ code, params: { colour } })
+const tinted = (code: Tinted, colour: string) => (pastFirst: boolean) => ({ code, params: { colour, pastFirst } })
+type Bare = Exclude<Extract<SentenceCode, `dress.${string}`>, Tinted>
+const bare = (code: Bare) => (pastFirst: boolean) => ({ code, params: { pastFirst } })
 
 /** Small changes an angler can make at the water, as coats on a part that is already there. */
 const CHANGES: readonly Change[] = [
-  { part: 'blade', coat: 'black', says: plainly('dress.blacken-blades'), from: 'metal' },
-  { part: 'blade', coat: 'gold', says: plainly('dress.gold-blades') },
-  { part: 'blade', coat: 'silver', says: plainly('dress.silver-blades') },
+  { part: 'blade', coat: 'black', says: bare('dress.blacken-blades'), from: 'metal' },
+  { part: 'blade', coat: 'gold', says: bare('dress.gold-blades') },
+  { part: 'blade', coat: 'silver', says: bare('dress.silver-blades') },
   { part: 'chin', coat: 'orange', says: tinted('dress.throat', 'orange') },
   { part: 'chin', coat: 'red', says: tinted('dress.throat', 'red') },
   { part: 'tail', coat: 'chartreuse:fluorescent', says: tinted('dress.dip-tail', 'chartreuse'), not: 'surface' },
@@ -35,14 +37,14 @@ const CHANGES: readonly Change[] = [
   { part: 'tail', coat: 'white', says: tinted('dress.feather', 'white'), only: 'surface' },
   { part: 'tail', coat: 'red', says: tinted('dress.feather', 'red'), only: 'surface' },
   { part: 'tail', coat: 'black', says: tinted('dress.feather', 'black'), only: 'surface' },
-  { part: 'hook', coat: 'red', says: plainly('dress.red-hooks') },
+  { part: 'hook', coat: 'red', says: bare('dress.red-hooks') },
   { part: 'trailer', coat: 'chartreuse:fluorescent', says: tinted('dress.trailer', 'chartreuse') },
   { part: 'trailer', coat: 'white', says: tinted('dress.trailer', 'white') },
   { part: 'trailer', coat: 'black', says: tinted('dress.trailer', 'black') },
-  { part: 'back', coat: 'black', says: plainly('dress.darken-back') },
+  { part: 'back', coat: 'black', says: bare('dress.darken-back') },
 ]
 /** Bars drawn with a scent-free marker over whatever the flank is. */
-const BARS = { part: 'flank', add: '+black*0.15', says: plainly('dress.bars') } as const
+const BARS = { part: 'flank', add: '+black*0.15', says: bare('dress.bars') } as const
 
 /** A gain smaller than this is not worth wet hands. */
 const WORTH_IT = 0.012
@@ -59,10 +61,11 @@ export function dressUpsOf(
   const out: DressUp[] = []
   for (const j of best) {
     const coats = Object.fromEntries(j.finish.parts.map(p => [p.part, p.coat]))
-    const { group } = lureType(j.finish.lure)
+    const { group, powers } = lureType(j.finish.lure)
     const tries: Change[] = CHANGES.filter(
       c =>
         coats[c.part] &&
+        (c.part !== 'blade' || powers.includes('spins')) &&
         coats[c.part] !== parseCoat(c.coat) &&
         (c.from !== 'metal' || coats[c.part]!.material === 'metallic') &&
         (!c.only || c.only === group) &&
@@ -80,9 +83,11 @@ export function dressUpsOf(
         j.finish.mark,
         j.finish.mimics,
       )
-      const gain = judge.judge(measure(dressed, scene, prey)).score - j.score
-      if (gain >= WORTH_IT)
-        out.push({ finishId: j.finish.id, ...said(t.says, units), gain: round(gain), part: t.part, coat: t.coat })
+      const { score } = judge.judge(measure(dressed, scene, prey))
+      const gain = score - j.score
+      if (gain < WORTH_IT) continue
+      const says = t.says(j !== best[0] && score > best[0]!.score)
+      out.push({ finishId: j.finish.id, ...said(says, units), gain: round(gain), part: t.part, coat: t.coat })
     }
   }
   return out.sort((a, b) => b.gain - a.gain).slice(0, MOST)

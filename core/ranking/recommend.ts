@@ -5,12 +5,14 @@ import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
 import { finishesOf } from '#core/lure/finish'
 import { advisoriesOf } from '#core/rules/advisories'
 import type { Answer, Ranked } from '#core/ranking/answer'
+import { boatSideOf, nextOf } from '#core/ranking/boatSide'
+import { closeCallOf, placesOf } from '#core/ranking/closeCall'
 import { colourMattersOf } from '#core/ranking/colourMatters'
 import { disagreementsOf } from '#core/ranking/disagreements'
 import { dressUpsOf } from '#core/ranking/dressUps'
 import { finishOut } from '#core/ranking/finishOut'
 import { type Judge, type Judged, prepareJudge, reasonsOf, round } from '#core/ranking/judge'
-import { rotationOf } from '#core/ranking/rotation'
+import { rotationOf, twinsOf } from '#core/ranking/rotation'
 import { MEASURES, type Measure, type Moment, spreadOf } from '#core/schools/school'
 import { lookAlikeGroups } from '#core/sight/likeness'
 import { turningOf } from '#core/ranking/turning'
@@ -19,7 +21,7 @@ import { buildScene } from '#core/sight/scene'
 import { said } from '#core/words/sentence'
 
 /** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
-export const ENGINE_VERSION = '2026.11.2'
+export const ENGINE_VERSION = '2026.11.3'
 
 /** A ranking with its working still attached, for the screen. */
 export interface Worked {
@@ -27,13 +29,15 @@ export interface Worked {
   prey: readonly PreyLook[]
   judge: Judge
   ranked: readonly Judged[]
+  /** The place of each, shared where the scores are too close to call. */
+  places: readonly number[]
 }
 
 /** Rank every finish of the lure. Ties and near-ties are settled by id, so the catalogue's order never shows. */
 export function rank(request: Request): Worked {
   const conditions = resolve(request)
   const scene = buildScene(conditions.scene)
-  const prey = preyLooks(scene, conditions.prey.shares)
+  const prey = preyLooks(scene, conditions.food)
   const measured: Measured[] = finishesOf(conditions.lure).map(f => measure(f, scene, prey))
   const moment: Moment = {
     conditions,
@@ -45,7 +49,7 @@ export function rank(request: Request): Worked {
   }
   const judge = prepareJudge(moment, measured)
   const ranked = measured.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
-  return { moment, prey, judge, ranked }
+  return { moment, prey, judge, ranked, places: placesOf(ranked) }
 }
 
 const sides = (j: Judged, key: 'sightM' | 'colourM') => ({
@@ -55,10 +59,11 @@ const sides = (j: Judged, key: 'sightM' | 'colourM') => ({
 })
 
 /** The finish at an index of the ranking in the contract's shape. */
-export function rankedOut({ ranked, judge, moment }: Worked, index: number): Ranked {
+export function rankedOut({ ranked, judge, moment, places }: Worked, index: number): Ranked {
   const j = ranked[index]!
   return {
     rank: index + 1,
+    place: places[index]!,
     finish: finishOut(j.finish),
     score: round(j.score),
     sightingRangeM: sides(j, 'sightM'),
@@ -68,6 +73,7 @@ export function rankedOut({ ranked, judge, moment }: Worked, index: number): Ran
       away: round(j.sight.headings.away.sightM),
     },
     colourRangeM: sides(j, 'colourM'),
+    anglerSightM: j.anglerM === null ? null : round(j.anglerM),
     flash: round(j.flash),
     naturalness: round(j.natural),
     stances: Object.fromEntries(
@@ -82,10 +88,13 @@ export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answ
   const alike = lookAlikeGroups(ranked)
   const { units, assumed } = moment.conditions
   const turning = turningOf(ranked, moment)
+  const twins = twinsOf(alike)
+  const boatSide = boatSideOf(ranked[0]!, moment)
   return {
-    rotation: rotationOf(ranked, moment),
+    closeCall: closeCallOf(ranked, twins, units),
+    rotation: rotationOf(ranked, moment, twins),
     lookAlikes: alike.map(g => g.map(m => m.finish.id)),
-    disagreements: disagreementsOf(ranked, moment),
+    disagreements: disagreementsOf(ranked, moment, twins),
     turning: turning && said(turning, units),
     colourMatters: colourMattersOf(ranked.length, alike, moment),
     assumed: assumed.map(({ path, value, because }) => {
@@ -93,6 +102,8 @@ export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answ
       return { path, value, because: text, ...sentence }
     }),
     advisories: advisoriesOf(moment).map(({ kind, sentence }) => ({ kind, ...said(sentence, units) })),
+    boatSide: boatSide && said(boatSide, units),
+    next: said(nextOf(moment), units),
     dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge, units),
   }
 }

@@ -1,5 +1,6 @@
 import type { SchoolId } from '#core/words/schools'
 import { type Sentence, codeOf, plainly, say } from '#core/words/sentence'
+import { lureType } from '#core/lure/types'
 import type { RodOut, Role } from '#core/ranking/answer'
 import type { Judged } from '#core/ranking/judge'
 import { finishOut } from '#core/ranking/finishOut'
@@ -32,7 +33,6 @@ const kin = (m: Measured) => KIN.findIndex(k => k.includes(firstFamily(m)))
  */
 export function differs(a: Measured, b: Measured): number {
   if (kin(a) === kin(b)) return 0
-  // Where the water hides everything, what is left to differ in is tone.
   const apart = Math.max(0.6, Math.min(1, apartJnd(a, b) / PLAINLY_JND))
   const tone =
     a.finish.traits.tone !== b.finish.traits.tone ||
@@ -44,15 +44,34 @@ export function differs(a: Measured, b: Measured): number {
 /** Least difference in kind for two rods of one rotation, as long as the box has anything that different. */
 const ENOUGH = 0.5
 
+/** Whether the fish takes two finishes for one. */
+export type Twins = (a: Measured, b: Measured) => boolean
+
+/** Finishes that stand in one group of look-alikes, or lie within one just-noticeable difference, are twins. */
+export function twinsOf(alike: readonly (readonly Measured[])[]): Twins {
+  const group = new Map(alike.flatMap((g, i) => g.map(m => [m.finish.id, i] as const)))
+  return (a, b) => {
+    const home = group.get(a.finish.id)
+    return (home !== undefined && home === group.get(b.finish.id)) || apartJnd(a, b) < 1
+  }
+}
+
 /**
- * Best of the finishes that differ enough from those already rigged, or of the most different there are; ties keep
- * the order given.
+ * Best of the finishes that the fish can tell from those already rigged and that differ enough in kind, or of the most
+ * different there are; ties keep the order given. Where the water lets it tell none apart, any may do.
  */
-function bestUnlike(list: readonly Judged[], rigged: readonly Judged[], value: (j: Judged) => number): Judged {
+function bestUnlike(
+  list: readonly Judged[],
+  rigged: readonly Judged[],
+  twins: Twins,
+  value: (j: Judged) => number,
+): Judged {
   const unlike = (j: Judged) => Math.min(...rigged.map(r => differs(j, r)))
   const rest = list.filter(j => !rigged.includes(j))
-  const least = Math.min(ENOUGH, Math.max(...rest.map(unlike)))
-  return rest.filter(j => unlike(j) >= least).reduce((top, j) => (value(j) > value(top) ? j : top))
+  const told = rest.filter(j => !rigged.some(r => twins(j, r)))
+  const from = told.length ? told : rest
+  const least = Math.min(ENOUGH, Math.max(...from.map(unlike)))
+  return from.filter(j => unlike(j) >= least).reduce((top, j) => (value(j) > value(top) ? j : top))
 }
 
 const stance = (j: Judged, id: SchoolId) => j.stances[id].value
@@ -67,13 +86,14 @@ function bestReason(j: Judged): Sentence {
  * Three rods that differ in kind: the first pick; a switch that is good and different; and an odd one for when both
  * are refused, picked for being unlike both and for provoking.
  */
-export function rotationOf(ranked: readonly Judged[], moment: Moment): RodOut[] {
+export function rotationOf(ranked: readonly Judged[], moment: Moment, twins: Twins): RodOut[] {
   const { units } = moment.conditions
   const first = ranked[0]!
-  const second = bestUnlike(ranked, [first], j => j.score + 0.2 * differs(j, first))
+  const second = bestUnlike(ranked, [first], twins, j => j.score + 0.2 * differs(j, first))
   const third = bestUnlike(
     ranked,
     [first, second],
+    twins,
     j => 0.35 * j.score + 0.5 * stance(j, 'reaction') + 0.2 * stance(j, 'contrast'),
   )
   const rod = (role: Role, j: Judged, why: Sentence, when: Sentence): RodOut => ({
@@ -89,12 +109,23 @@ export function rotationOf(ranked: readonly Judged[], moment: Moment): RodOut[] 
     rod(
       'switch',
       second,
-      differenceOf(second, first),
+      twins(second, first) ? hidden(second, moment) : differenceOf(second, first),
       plainly(moment.grades.slow >= 1 ? 'rod.after-casts' : 'rod.after-minutes'),
     ),
-    rod('odd', third, unlikeBoth(third), plainly('rod.when-refused')),
+    rod(
+      'odd',
+      third,
+      twins(third, first) || twins(third, second) ? hidden(third, moment) : unlikeBoth(third),
+      plainly('rod.when-refused'),
+    ),
   ]
 }
+
+/** Where the water hides every difference of colour: what else there is to change. */
+const hidden = (m: Measured, { conditions: c }: Moment): Sentence => ({
+  code: 'rod.water-hides',
+  params: { tone: m.finish.traits.tone, loud: lureType(c.lure).powers.includes('rattles') },
+})
 
 function unlikeBoth(m: Measured): Sentence {
   const { tone, vivid, opacity, flash } = m.finish.traits

@@ -7,11 +7,14 @@ const CONSIDERED = 12
 /** A lead smaller than this, either way, is no turning. */
 const PLAIN_LEAD = 1.12
 
+/** With the sun lower than this, degrees, what beam there is comes from the moon. */
+const MOON_LIGHTS_DEG = -6
+
 /**
  * Where the way the fish looks decides between two of the best: one that shows farther to a fish with the sun at its
  * back, another to a fish that looks into it. Null where neither wins plainly, or no sun comes through.
  */
-export function turningOf(ranked: readonly Judged[], { scene }: Moment): Sentence | null {
+export function turningOf(ranked: readonly Judged[], { scene, conditions: c }: Moment): Sentence | null {
   const { ways } = scene.stage
   if (ways.toward === ways.across) return null
   const best = ranked.slice(0, CONSIDERED)
@@ -27,5 +30,6 @@ export function turningOf(ranked: readonly Judged[], { scene }: Moment): Sentenc
   }
   if (!found) return null
   const { inFace, atBack, times } = found
-  return { code: 'sun.turns', params: { inFace: inFace.finish.name, atBack: atBack.finish.name, times } }
+  const moon = c.sunElevationDeg < MOON_LIGHTS_DEG
+  return { code: 'sun.turns', params: { inFace: inFace.finish.name, atBack: atBack.finish.name, times, moon } }
 }

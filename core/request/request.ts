@@ -4,7 +4,7 @@ import { FAMILIES } from '#core/paintwork/families'
 import { FORAGE_KINDS } from '#core/prey/forage'
 import { CLUES, type Clue } from '#core/prey/odds'
 import { type ValueOf, flag, group, list, number, required, time, whole, word } from '#core/request/field'
-import { PHASES } from '#core/season/phase'
+import { SEASONS } from '#core/season/phase'
 import { BACKGROUNDS, type BackgroundId } from '#core/sight/backgrounds'
 import { SUN_FACINGS } from '#core/sight/scene'
 import { CANOPIES, type Canopy, SKIES, type SkyKind, WINDS, type Wind } from '#core/sky/weather'
@@ -14,6 +14,8 @@ import { SCHOOL_IDS } from '#core/words/schools'
 
 const keys = <K extends string>(records: Readonly<Record<K, unknown>>) => Object.keys(records) as K[]
 const SHARE = [0, 1] as const
+export const TIDES = ['slack', 'rising', 'falling'] as const
+export type Tide = (typeof TIDES)[number]
 
 /**
  * What an angler tells Piscator: the contract's request, field by field. Whatever checks, describes, words or carries
@@ -41,6 +43,7 @@ export const REQUEST = group(
           }),
           salinity: word(['fresh', 'brackish', 'salt'], { name: 'Salinity', about: 'fresh when absent' }),
           pressure: word(['low', 'normal', 'high'], { name: 'Fishing pressure', about: 'normal when absent' }),
+          tide: word(TIDES, { name: 'The tide', about: 'stage of the tide and with it the current, in tidal water' }),
           depthM: number([0.2, 100], ' m', {
             name: 'The depth of the water',
             about: 'metres where the lure is fished; deep when absent',
@@ -83,7 +86,7 @@ export const REQUEST = group(
         },
       ),
     ),
-    season: word(PHASES, { name: 'The season', about: 'inferred when absent' }),
+    season: word(SEASONS, { name: 'The season', about: 'inferred when absent' }),
     forage: list(
       group(
         {

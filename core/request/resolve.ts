@@ -1,9 +1,10 @@
 import { type SpeciesId, species } from '#core/eye/species'
 import type { Family } from '#core/paintwork/families'
+import { imitable } from '#core/lure/food'
 import { type LureId, lureType } from '#core/lure/types'
-import type { Pressure, Request, Salinity } from '#core/request/request'
-import { type Phase, type Season, inferPhase } from '#core/season/phase'
-import { type PreyOdds, preyOdds } from '#core/prey/odds'
+import type { Pressure, Request, Salinity, Tide } from '#core/request/request'
+import { type Phase, type PhaseShares, type Season, inferPhase, setSeason } from '#core/season/phase'
+import { type PreyOdds, type PreyShare, preyOdds } from '#core/prey/odds'
 import type { BackgroundId } from '#core/sight/backgrounds'
 import { type SceneInput, type SunFacing, usualFishM } from '#core/sight/scene'
 import { type Canopy, SKIES, type SkyKind, type Wind } from '#core/sky/weather'
@@ -30,6 +31,8 @@ export interface Conditions {
   /** null where it was not given: nothing is said then that hangs on it. */
   temperatureC: number | null
   salinity: Salinity
+  /** null where it was not given. */
+  tide: Tide | null
   pressure: Pressure
   sky: SkyKind
   cloud: number
@@ -37,8 +40,12 @@ export interface Conditions {
   wind: Wind
   canopy: Canopy
   lamps: boolean
+  /** The phase that holds most, and how far each does. */
   phase: Phase
+  phases: PhaseShares
   prey: PreyOdds
+  /** The food this lure can be taken for, likeliest first. */
+  food: readonly PreyShare[]
   depthM: number
   /** null where it was not given: the water counts as deep. */
   waterM: number | null
@@ -116,7 +123,8 @@ export function resolve(r: Request): Conditions {
 
   const speciesId = r.species ?? 'largemouth-bass'
   const season = r.season ? null : seasonOf(r, speciesId, moment)
-  const phase = r.season ?? season!.phase
+  const phase = season?.phase ?? setSeason(r.season!, speciesId)
+  const phases = season?.shares ?? { [phase]: 1 }
   if (season) {
     assumed.push({
       path: 'season',
@@ -126,7 +134,7 @@ export function resolve(r: Request): Conditions {
   }
   const salinity = r.water.salinity ?? 'fresh'
   const clues = r.clues ?? []
-  const prey = preyOdds({ species: speciesId, phase, salinity, listed: r.water.prey, given: r.forage, clues })
+  const prey = preyOdds({ species: speciesId, phases, salinity, listed: r.water.prey, given: r.forage, clues })
   if (!r.forage?.length || clues.length) {
     assumed.push({
       path: 'forage',
@@ -178,6 +186,7 @@ export function resolve(r: Request): Conditions {
     tint: r.water.tint,
     temperatureC,
     salinity,
+    tide: r.water.tide ?? null,
     pressure,
     sky: r.light.sky,
     cloud,
@@ -186,7 +195,9 @@ export function resolve(r: Request): Conditions {
     canopy,
     lamps,
     phase,
+    phases,
     prey,
+    food: imitable(r.lure, prey.shares),
     depthM,
     waterM,
     facing,

@@ -1,9 +1,10 @@
 import { species } from '#core/eye/species'
-import { type LureId, lureType } from '#core/lure/types'
+import { type LureId, type Power, lureType } from '#core/lure/types'
 import { shareOf } from '#core/prey/odds'
 import type { Moment } from '#core/schools/school'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import { type LineId, lineSightM } from '#core/sight/line'
+import { type ClarityWord, clarityWord } from '#core/water/words'
 import { type Sentence, type SentenceCode, type ParamsOf, plainly } from '#core/words/sentence'
 
 export const ADVISORY_KINDS = ['lure-window', 'sound', 'size', 'line', 'retrieve', 'safety'] as const
@@ -29,12 +30,23 @@ const whenTemperature =
   (
     applies: (m: Moment) => boolean,
     code:
-      'window.frog-cold' | 'window.topwater-cold' | 'window.cold-for-spawn' | 'window.warm-for-winter' | 'safety.cold',
+      | 'window.frog-cold'
+      | 'window.topwater-cold'
+      | 'window.cold-for-spawn'
+      | 'window.warm-for-winter'
+      | 'safety.cold'
+      | 'safety.cold-stun'
+      | 'safety.warm-release',
   ): Rule =>
   m =>
     m.conditions.temperatureC !== null && applies(m)
       ? { code, params: { temperatureC: m.conditions.temperatureC } }
       : null
+
+const can = (m: Moment, power: Power) => type(m).powers.includes(power)
+const inWater = (m: Moment, ...words: ClarityWord[]) => words.includes(clarityWord(m.conditions.visibilityM))
+const seesFar = (m: Moment) => inWater(m, 'clear', 'gin')
+const seesLittle = (m: Moment) => inWater(m, 'dirty', 'mud') || m.grades.night > 0.5
 
 const isFrog = (m: Moment) => is(m, 'walking-frog', 'popping-frog')
 const isPlug = (m: Moment) => is(m, 'walking-topwater', 'popper', 'buzzbait')
@@ -67,18 +79,18 @@ const LURE_WINDOW: readonly Rule[] = [
   whenTemperature(m => isPlug(m) && !type(m).salt && colder(m, 13), 'window.topwater-cold'),
   when(m => is(m, 'swim-jig') && m.conditions.phase === 'spawn', 'window.swim-jig-beds'),
   when(m => is(m, 'swim-jig') && warmer(m, 24), 'window.swim-jig-warm'),
-  when(m => is(m, 'swim-jig') && m.grades.dirty > 0.7, 'window.swim-jig-dirty'),
+  when(m => is(m, 'swim-jig') && inWater(m, 'dirty', 'mud'), 'window.swim-jig-dirty'),
   when(
     m => is(m, 'swim-jig') && m.conditions.phase === 'autumn' && shareOf(m.conditions.prey.shares, 'shad') > 0.4,
     'window.swim-jig-shad',
   ),
-  when(m => is(m, 'spinnerbait') && m.grades.clear > 0.9 && m.grades.windy < 0.3, 'window.spinnerbait-clear'),
+  when(m => is(m, 'spinnerbait') && inWater(m, 'clear', 'gin') && m.grades.windy < 0.3, 'window.spinnerbait-clear'),
   when(
     m => is(m, 'spinnerbait') && m.conditions.background === 'green-weed' && m.grades.clear > 0.5,
     'window.spinnerbait-grass',
   ),
   when(m => is(m, 'jigging-spoon') && warmer(m, 13), 'window.spoon-warm'),
-  when(m => is(m, 'jerkbait') && m.grades.dirty > 0.6, 'window.jerkbait-dirty'),
+  when(m => is(m, 'jerkbait') && inWater(m, 'dirty', 'mud'), 'window.jerkbait-dirty'),
   whenTemperature(m => m.conditions.phase === 'spawn' && colder(m, 9), 'window.cold-for-spawn'),
   whenTemperature(m => m.conditions.phase === 'winter' && warmer(m, 20), 'window.warm-for-winter'),
   outsideItsDepths,
@@ -86,46 +98,71 @@ const LURE_WINDOW: readonly Rule[] = [
   when(m => type(m).bottom && m.conditions.background === 'open' && m.grades.clear > 0.5, 'window.say-the-bottom'),
 ]
 
+/** The first of several rules that has something to say: one sentence of a kind, not two that quarrel. */
+const firstOf =
+  (...rules: Rule[]): Rule =>
+  m => {
+    for (const rule of rules) {
+      const sentence = rule(m)
+      if (sentence) return sentence
+    }
+    return null
+  }
+/** Only of lures that make a sound that can be chosen. */
 const SOUND: readonly Rule[] = [
-  when(m => m.grades.clear > 0.8 && m.grades.windy < 0.3 && !type(m).bottom, 'sound.silent'),
-  when(m => m.grades.dirty > 0.5 || m.grades.night > 0.5, 'sound.loud'),
-  when(m => m.conditions.pressure === 'high' && m.grades.clear <= 0.8, 'sound.knock'),
-  when(
-    m => warmer(m, 18) && m.grades.dirty <= 0.5 && m.conditions.pressure !== 'high' && m.grades.clear <= 0.8,
-    'sound.tight',
+  firstOf(
+    when(m => can(m, 'rattles') && seesLittle(m), 'sound.loud'),
+    when(m => can(m, 'spins') && seesLittle(m), 'sound.thump'),
+    when(m => can(m, 'rattles') && seesFar(m) && m.grades.windy < 0.3, 'sound.silent'),
+    when(m => can(m, 'rattles') && m.conditions.pressure === 'high', 'sound.knock'),
+    when(m => can(m, 'rattles') && warmer(m, 18), 'sound.tight'),
   ),
 ]
 
 const SIZE: readonly Rule[] = [
-  when(m => m.grades.dirty > 0.4, 'size.bigger'),
-  when(m => m.grades.clear > 0.75 && m.conditions.pressure === 'high', 'size.smaller'),
+  firstOf(
+    when(m => inWater(m, 'dirty', 'mud'), 'size.bigger'),
+    when(m => seesFar(m) && m.conditions.pressure === 'high', 'size.smaller'),
+  ),
 ]
 
-/** From how far the lines show beside the lure, by the same optics. */
-function linesSeen(m: Moment) {
-  const shows = (id: LineId) => lineSightM(m.scene, id)
-  return {
-    greenBraidM: shows('green-braid'),
-    yellowBraidM: shows('yellow-braid'),
-    redBraidM: shows('red-braid'),
-    leaderM: shows('leader'),
-  }
-}
+/** A leader is worth its knot where it shows from this much less far than the braid that shows least. */
+const WORTH_A_KNOT = 0.8
 
+/** One sentence on the line, after the same optics: from how far each shows beside the lure. */
 const LINE: readonly Rule[] = [
-  m => (m.grades.clear > 0.6 ? { code: 'line.leader', params: linesSeen(m) } : null),
-  m =>
-    m.grades.clear <= 0.3 || BACKGROUNDS[m.conditions.background].kind === 'weed'
-      ? { code: 'line.braid', params: linesSeen(m) }
-      : null,
+  m => {
+    const shows = (id: LineId) => lineSightM(m.scene, id)
+    const params = {
+      greenBraidM: shows('green-braid'),
+      yellowBraidM: shows('yellow-braid'),
+      redBraidM: shows('red-braid'),
+      leaderM: shows('leader'),
+    }
+    const cover = BACKGROUNDS[m.conditions.background].kind === 'weed' || m.conditions.canopy === 'mat'
+    if (cover) return { code: 'line.cover', params }
+    const braidM = Math.min(params.greenBraidM, params.yellowBraidM, params.redBraidM)
+    const inspected = braidM > m.conditions.fishM && params.leaderM < WORTH_A_KNOT * braidM
+    return { code: inspected ? 'line.leader' : 'line.braid', params }
+  },
 ]
+
+const isLit = (m: Moment) => m.conditions.lamps && m.grades.night > 0.3
 
 const RETRIEVE: readonly Rule[] = [
-  when(isFrog, 'retrieve.frog'),
-  when(isPlug, 'retrieve.topwater'),
-  when(m => is(m, 'swim-jig'), 'retrieve.swim-jig'),
-  when(m => !type(m).surface && type(m).pace === 'fast' && m.grades.clear > 0.7, 'retrieve.faster'),
-  when(m => m.grades.dirty > 0.6 && !type(m).surface, 'retrieve.cover-water'),
+  firstOf(
+    when(m => isLit(m) && type(m).salt, 'retrieve.shadow-line'),
+    when(isFrog, 'retrieve.frog'),
+    when(isPlug, 'retrieve.topwater'),
+    when(m => is(m, 'swim-jig'), 'retrieve.swim-jig'),
+    when(m => is(m, 'jigging-spoon'), 'retrieve.lift'),
+    when(m => type(m).bottom, 'retrieve.fall'),
+    when(m => m.conditions.tide === 'rising' || m.conditions.tide === 'falling', 'retrieve.tide'),
+    when(m => inWater(m, 'dirty', 'mud'), 'retrieve.cover-water'),
+    when(m => is(m, 'jerkbait', 'inshore-twitchbait'), 'retrieve.pause'),
+    when(m => type(m).pace === 'fast' && seesFar(m), 'retrieve.faster'),
+    when(m => type(m).pace !== 'fast', 'retrieve.slow-steady'),
+  ),
 ]
 
 /** Cautions, only where they apply, in one line each (field guide section 8). */
@@ -134,8 +171,14 @@ const SAFETY: readonly Rule[] = [
   whenTemperature(m => colder(m, 15), 'safety.cold'),
   when(m => m.grades.night > 0.3, 'safety.night'),
   when(m => m.conditions.salinity !== 'fresh' && type(m).salt && isShallowWading(m), 'safety.wading'),
+  when(m => m.conditions.tide === 'rising' || m.conditions.tide === 'falling', 'safety.tide'),
+  whenTemperature(m => colder(m, species(m.conditions.species).stunnedUnderC ?? -Infinity), 'safety.cold-stun'),
+  whenTemperature(m => warmer(m, species(m.conditions.species).weakOverC), 'safety.warm-release'),
   when(m => m.conditions.phase === 'spawn' && species(m.conditions.species).nests, 'safety.nests'),
-  when(m => m.grades.sunny > 0.7 && m.grades.clear > 0.3, 'safety.glare'),
+  when(m => m.grades.sunny > 0.7 && m.grades.night < 0.1, 'safety.glare'),
+  when(m => can(m, 'trebles'), 'safety.trebles'),
+  when(m => can(m, 'lead'), 'safety.lead'),
+  when(m => m.conditions.salinity === 'fresh' && BACKGROUNDS[m.conditions.background].kind === 'weed', 'safety.drain'),
 ]
 
 const RULES: Record<AdvisoryKind, readonly Rule[]> = {

@@ -1,4 +1,4 @@
-import type { Pressure, Salinity } from '#core/request/request'
+import type { Pressure, Salinity, Tide } from '#core/request/request'
 import type { CustomId } from '#core/words/customs'
 import type { SchoolId } from '#core/words/schools'
 import type { SpeciesId } from '#core/eye/species'
@@ -19,7 +19,10 @@ import { paint } from '#core/paintwork/paints'
 
 type Range = readonly [number, number]
 
-/** When a custom holds. Every given field must; ranges fade out over a fifth of their edge, so nothing jumps. */
+/**
+ * When a custom holds. Every given field must; clarity fades within its band, other ranges over a fifth beyond their
+ * edges, so nothing jumps.
+ */
 export interface When {
   lures?: readonly LureId[]
   groups?: readonly LureType['group'][]
@@ -42,11 +45,14 @@ export interface When {
   backgrounds?: readonly ('open' | 'bottom' | 'weed' | BackgroundId)[]
   salinities?: readonly Salinity[]
   pressures?: readonly Pressure[]
+  tides?: readonly Tide[]
   lamps?: boolean
   refused?: boolean
   fishedThrough?: boolean
   /** Prey of which at least this share must be likely; counts in proportion above it. */
   prey?: Partial<Record<Forage, number>>
+  /** Prey that must not be likelier than this; fades out over as much again. */
+  notPrey?: Partial<Record<Forage, number>>
 }
 
 /** What a custom speaks for. A finish must meet every field given; families may be any of those listed. */
@@ -79,6 +85,14 @@ export interface Custom {
   claim: Claim
 }
 
+/**
+ * 1 inside a band, fading from and to 0 just inside its edges: what is said of clear water is never said of stained, by
+ * however little.
+ */
+function inside(x: number, [lo, hi]: Range): number {
+  return Math.min(1, Math.max(0, (4 * (x - lo)) / lo)) * Math.min(1, Math.max(0, (6 * (hi - x)) / hi))
+}
+
 /** 1 inside a range, fading to 0 over a fifth beyond either edge. */
 function within(x: number, [lo, hi]: Range): number {
   const edge = (limit: number) => Math.max(0.02, 0.2 * Math.abs(limit))
@@ -96,7 +110,6 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
     !oneOf(w.lures, c.lure) ||
     !oneOf(w.groups, type.group) ||
     !oneOf(w.species, c.species) ||
-    !oneOf(w.phases, c.phase) ||
     !oneOf(w.tints, c.tint) ||
     !oneOf(w.skies, c.sky) ||
     !oneOf(w.canopies, c.canopy) ||
@@ -104,6 +117,7 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
     !oneOf(w.pressures, c.pressure)
   )
     return 0
+  if (w.tides && (c.tide === null || !w.tides.includes(c.tide))) return 0
   if (w.surface !== undefined && w.surface !== type.surface) return 0
   if (w.bottom !== undefined && w.bottom !== type.bottom) return 0
   if (w.lamps !== undefined && w.lamps !== c.lamps) return 0
@@ -113,11 +127,15 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
     return 0
   if (w.temperatureC && c.temperatureC === null) return 0
   let k = 1
-  if (w.visibilityM) k *= within(c.visibilityM, w.visibilityM)
+  if (w.phases) k *= w.phases.reduce((sum, phase) => sum + (c.phases[phase] ?? 0), 0)
+  if (w.visibilityM) k *= inside(c.visibilityM, w.visibilityM)
   if (w.temperatureC) k *= within(c.temperatureC!, w.temperatureC)
   if (w.depthM) k *= within(c.depthM, w.depthM)
   if (w.sunDeg) k *= within(c.sunElevationDeg, w.sunDeg)
   for (const g of ['sunny', 'dim', 'night', 'windy'] as const) if (w[g]) k *= within(f[g], w[g])
+  for (const [kind, most] of Object.entries(w.notPrey ?? {}) as [Forage, number][]) {
+    k *= Math.min(1, Math.max(0, 2 - shareOf(c.prey.shares, kind) / most))
+  }
   if (w.prey) {
     let most = 0
     for (const [kind, least] of Object.entries(w.prey) as [Forage, number][]) {

@@ -1,4 +1,5 @@
 import { type Point, type School, standing } from '#core/schools/school'
+import { lureType } from '#core/lure/types'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { Sentence } from '#core/words/sentence'
 import { plainly } from '#core/words/sentence'
@@ -37,7 +38,10 @@ export const contrast: School = {
     }
     if (grades.night > 0) {
       const dark = { dark: 1, mid: 0.1, light: -0.7 }[m.finish.traits.tone]
-      points.push({ effect: 0.5 * grades.night * dark, says: () => plainly('contrast.night-shape') })
+      // A dark shape stands against the surface, looked at from below; level, tea leaves nothing to be dark against.
+      const { below } = lureType(c.lure).seen
+      const against = below + (1 - below) * (c.tint === 'tea' ? 0 : 0.7)
+      points.push({ effect: 0.5 * grades.night * against * dark, says: () => plainly('contrast.night-shape') })
     }
     return points
   },

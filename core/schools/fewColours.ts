@@ -4,13 +4,35 @@ import type { School } from '#core/schools/school'
 import { plainly } from '#core/words/sentence'
 
 /** The tiny set: a white, a black (with blue), a green-brown natural and one bright. */
-type Basic = 'white' | 'black' | 'natural' | 'bright'
+type Basic = 'white' | 'black' | 'natural' | 'bright' | 'gold' | 'dark'
+type Basics = Partial<Record<Basic, readonly Family[]>>
 
-const BASICS: Record<Basic, readonly Family[]> = {
+const BASICS: Basics = {
   white: ['white', 'pearl', 'bone'],
   black: ['black', 'blue'],
   natural: ['olive', 'green', 'brown'],
   bright: ['chartreuse', 'orange', 'yellow'],
+}
+
+/** The set of the coast: a bone or white, a gold, a dark and a bright. */
+const COAST_BASICS: Basics = {
+  white: ['bone', 'white', 'pearl', 'silver'],
+  gold: ['gold', 'copper'],
+  dark: ['purple', 'black'],
+  bright: ['chartreuse', 'pink', 'yellow'],
+}
+
+/** How far each of the coast's four suits the moment, 0-1: gold where it colours up, the dark one at night. */
+function coastWishes(
+  tea: boolean,
+  f: { sunny: number; clear: number; dirty: number; dim: number; night: number },
+): Partial<Record<Basic, number>> {
+  return {
+    white: 0.45 + 0.4 * f.clear - 0.3 * f.night,
+    gold: (tea ? 0.75 : 0.3) + 0.2 * f.sunny - 0.3 * f.clear - 0.4 * f.night,
+    dark: 0.1 + 0.25 * f.dim + 0.75 * f.night,
+    bright: 0.2 + 0.6 * f.dirty + 0.15 * f.dim - 0.3 * f.night,
+  }
 }
 
 /** How far each of the four suits the moment, 0-1. */
@@ -18,7 +40,7 @@ function wishes(
   surface: boolean,
   bottom: boolean,
   f: { sunny: number; clear: number; dirty: number; dim: number; night: number },
-): Record<Basic, number> {
+): Partial<Record<Basic, number>> {
   if (surface) {
     // White under cloud and in cleaner water, black under sun and in dirtier water.
     const black = Math.min(1, 0.5 + 0.45 * f.sunny - 0.55 * f.clear + 0.4 * f.dirty + f.night)
@@ -39,22 +61,26 @@ function wishes(
       }
 }
 
-/** Keep it simple: only the plain members of four groups count, and the moment picks among the four. */
+/** Keep it simple: only plain members of four groups count, and the moment picks among them; the coast has its own. */
 export const fewColours: School = {
   id: 'few-colours',
   judge(m, moment) {
     const type = lureType(m.finish.lure)
-    const wish = wishes(type.surface, type.bottom, moment.grades)
+    const { salinity, tint } = moment.conditions
+    const coast = type.salt || salinity === 'salt'
+    const basics = coast ? COAST_BASICS : BASICS
+    const wish = coast
+      ? coastWishes(tint === 'tea' || tint === 'mixed', moment.grades)
+      : wishes(type.surface, type.bottom, moment.grades)
     const first = m.finish.families[0]!
-    const basic = (Object.keys(BASICS) as Basic[]).find(b => BASICS[b].includes(first))
-    if (!basic) return [{ effect: -0.45, says: () => plainly('few-colours.not-one') }]
-    const exact = BASICS[basic][0] === first
+    const [basic, members] = (Object.entries(basics) as [Basic, Family[]][]).find(([, of]) => of.includes(first)) ?? []
+    if (!basic || !members) return [{ effect: -0.45, says: () => plainly('few-colours.not-one') }]
+    const exact = members[0] === first
     // A plain one-colour version is the one to own.
-    const plain =
-      m.finish.families.length === 1 ? 0.12 : m.finish.families.every(f => BASICS[basic].includes(f)) ? 0.06 : 0
+    const plain = m.finish.families.length === 1 ? 0.12 : m.finish.families.every(f => members.includes(f)) ? 0.06 : 0
     return [
       {
-        effect: 0.9 * wish[basic] - 0.35 + plain + (exact ? 0.08 : 0),
+        effect: 0.9 * (wish[basic] ?? 0) - 0.35 + plain + (exact ? 0.08 : 0),
         says: () => plainly(`few-colours.${basic}`),
       },
     ]

@@ -14,8 +14,8 @@ const RARE_SHARE = 0.04
 export const match: School = {
   id: 'match',
   judge(m, moment) {
-    const { prey } = moment.conditions
-    const likely = prey.shares[0]
+    const { prey, food } = moment.conditions
+    const likely = food[0]
     if (!likely) return []
     const likeness = (): Sentence => {
       const times = m.natural / Math.max(1e-6, moment.field.natural.median)

@@ -27,6 +27,8 @@ export const BACKGROUNDS = {
   'clay': { words: 'clay', kind: 'bottom', shape: edge(0.07, 0.28, 560, 50) },
   'dark-mud': { words: 'dark mud', kind: 'bottom', shape: edge(0.025, 0.06, 560, 70) },
   'rock': { words: 'rock', kind: 'bottom', shape: edge(0.07, 0.12, 540, 80) },
+  'oyster': { words: 'oyster', kind: 'bottom', shape: edge(0.09, 0.2, 540, 70) },
+  'pothole': { words: 'sand in a grass flat', kind: 'bottom', shape: edge(0.13, 0.31, 500, 70) },
   'green-weed': {
     words: 'green weed',
     kind: 'weed',

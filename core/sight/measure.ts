@@ -3,6 +3,7 @@ import type { Family } from '#core/paintwork/families'
 import { type Forage, preyCoat } from '#core/prey/forage'
 import { type LureId, SIDES, type Side, lureType } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
+import { anglerSightM } from '#core/sight/angler'
 import { flashOf } from '#core/sight/flash'
 import { type Sight, jndBetween, look } from '#core/sight/look'
 import type { Scene } from '#core/sight/scene'
@@ -23,6 +24,8 @@ export interface Measured {
   contrast: number
   internalJnd: number
   colourJnd: number
+  /** How far across the water the angler can follow it, m; null but for surface lures. */
+  anglerM: number | null
 }
 
 /** Just-noticeable differences at which likeness has fallen to 1/e. */
@@ -78,6 +81,7 @@ export function measure(finish: Finish, scene: Scene, prey: readonly PreyLook[])
     contrast: bySide(lure, s => sight[s].contrastFish),
     internalJnd: bySide(lure, s => sight[s].internalJnd),
     colourJnd: bySide(lure, s => sight[s].colourJnd),
+    anglerM: lureType(lure).surface ? anglerSightM(finish, scene) : null,
   }
 }
 

@@ -4,6 +4,36 @@ import { timesWords } from '#core/words/quantities'
 import { SCHOOLS, type SchoolId } from '#core/words/schools'
 import type { None, Speech } from '#core/words/wording'
 
+/** When each school's side is the one to take; each continues the name of the school or of its pick. */
+const SIDE_WHEN: Record<SchoolId, string> = {
+  'match': 'while they feed on something you can name',
+  'blend': 'where fish see many lures and take a long look',
+  'contrast': 'when they must find it first, or after the spot was fished through',
+  'bright-day': 'when the light is plain: the brighter it is, the brighter the lure',
+  'fish-eye': 'when you would go by nothing but what reaches the eye',
+  'few-colours': 'when you would rather fish than choose',
+  'reaction': 'when natural offers were refused',
+}
+const lowerFirst = (s: string) => s[0]!.toLowerCase() + s.slice(1)
+
+/** Finishes that share a place: their names, and how many more there are. */
+interface Shared {
+  names: readonly string[]
+  others: number
+}
+const listed = ({ names, others }: Shared) => {
+  const all = [...names.map(lowerFirst), ...(others ? [`${others} more`] : [])]
+  return `${all.slice(0, -1).join('; ')} or ${all.at(-1)!}`
+}
+
+const LOOKS = {
+  vanish: 'be half lost at once',
+  flash: 'flash as it turns',
+  glow: 'stand out loud',
+  dark: 'hang as a dark shape',
+  show: 'show plain and pale',
+} as const
+
 type Tone = 'light' | 'mid' | 'dark'
 
 const TONE_WORDS: Record<Tone, string> = { light: 'pale', mid: 'middling', dark: 'dark' }
@@ -23,7 +53,7 @@ interface Rivals {
 }
 
 const water = (p: { tint: TintId; visibilityM: number }, say: Speech) =>
-  `In ${TINTS[p.tint].name.replace(/ \(.*/, '')} water seen to ${say.length(p.visibilityM)}`
+  `In ${TINTS[p.tint].name.replace(/ \(.*|-clear/, '')} water seen to ${say.length(p.visibilityM)}`
 
 /** Rods, quarrels, dress-ups, how much colour matters, and why the balance shifts. */
 export const PICK_WORDS = {
@@ -36,6 +66,9 @@ export const PICK_WORDS = {
     const shape = p.seeThrough ? 'see-through' : TONE_WORDS[p.tone]
     return `Unlike both: ${[p.vivid && 'loud', shape, p.flashing && 'flashing'].filter(Boolean).join(', ')}.`
   },
+  'rod.water-hides': ({ tone, loud }: { tone: Tone; loud: boolean }) =>
+    `The water hides the difference in colour: ${TONE_WORDS[tone]} for the shape, and ` +
+    `${loud ? 'another sound' : 'another size'} or lure rather than another colour.`,
   'rod.other-tone': ({ tone }: { tone: Tone }) => {
     const how = { light: 'Paler', mid: 'Between light and dark', dark: 'Darker' }[tone]
     return `${how} than the first, so it makes another shape.`
@@ -51,38 +84,51 @@ export const PICK_WORDS = {
   'quarrel.sides': (p: { a: SchoolId; b: SchoolId; pickA: string; pickB: string }) =>
     `${SCHOOLS[p.a].words} says ${p.pickA.toLowerCase()}; ` +
     `${SCHOOLS[p.b].words.toLowerCase()} says ${p.pickB.toLowerCase()}.`,
-  'quarrel.same-to-fish': (p: { tint: TintId; visibilityM: number; fishM: number }, say: Speech) =>
-    `${water(p, say)} the fish cannot tell them apart at ${say.length(p.fishM)}.`,
+  'quarrel.when': ({ a, b }: { a: SchoolId; b: SchoolId }) =>
+    `${SCHOOLS[a].words} ${SIDE_WHEN[a]}; ${lowerFirst(SCHOOLS[b].words)} ${SIDE_WHEN[b]}.`,
+
+  'close.same-look': (p: Shared) =>
+    `Too close to call: any of ${listed(p)}. The fish cannot tell them apart here; take the one you trust.`,
+  'close.leans': (p: Shared & { a: string; b: string; forA: SchoolId; forB: SchoolId }) =>
+    `Too close to call: any of ${listed(p)}. ${p.a} ${SIDE_WHEN[p.forA]}; ${lowerFirst(p.b)} ${SIDE_WHEN[p.forB]}.`,
+
   'quarrel.same-reach': (p: Rivals, say: Speech) =>
     `${water(p, say)}, both show from about ${say.length(p.farM)}${food(p)}.`,
   'quarrel.one-farther': (p: Rivals, say: Speech) =>
     `${water(p, say)}, ${p.far.toLowerCase()} is seen ${timesWords(p.times)} as far as ${p.near.toLowerCase()} ` +
     `(${say.length(p.farM)} against ${say.length(p.nearM)})${food(p)}.`,
 
-  'sun.turns': (p: { inFace: string; atBack: string; times: number }) =>
-    `Cast towards the sun and ${p.inFace.toLowerCase()} shows ${timesWords(p.times)} as far as ` +
-    `${p.atBack.toLowerCase()}; with the sun at your back, ${p.atBack.toLowerCase()} shows farther.`,
+  'sun.turns': (p: { inFace: string; atBack: string; times: number; moon: boolean }) =>
+    `Cast towards the ${lamp(p)} and ${p.inFace.toLowerCase()} shows ${timesWords(p.times)} as far as ` +
+    `${p.atBack.toLowerCase()}; with the ${lamp(p)} at your back, ${p.atBack.toLowerCase()} shows farther.`,
 
-  'dress.blacken-blades': (_: None) => 'Blacken the blades with a marker.',
-  'dress.gold-blades': (_: None) => 'Swap the blades for gold.',
-  'dress.silver-blades': (_: None) => 'Swap the blades for silver.',
-  'dress.throat': ({ colour }: { colour: string }) => `Colour the throat ${colour}.`,
-  'dress.dip-tail': ({ colour }: { colour: string }) => `Dip the tail in ${colour}.`,
-  'dress.feather': ({ colour }: { colour: string }) => `Tie a ${colour} feather on the tail hook.`,
-  'dress.red-hooks': (_: None) => 'Change to red hooks.',
-  'dress.trailer': ({ colour }: { colour: string }) => `Change to a ${colour} trailer.`,
-  'dress.darken-back': (_: None) => 'Darken the back with a marker.',
-  'dress.bars': (_: None) => 'Draw dark bars on the side with a scent-free marker.',
+  'boat-side': (p: { look: keyof typeof LOOKS; lostM: number }, say: Speech) =>
+    `Let it down beside the boat: it should ${LOOKS[p.look]}, and be lost to you at about ${say.length(p.lostM)}.`,
+  'next.sound': (_: None) =>
+    'Change one thing at a time: colour first, then a louder or a silent one, then size, then speed.',
+  'next.size': (_: None) => 'Change one thing at a time: colour first, then size, then speed.',
+
+  'dress.blacken-blades': (p: Dressed) => `Blacken the blades with a marker.${past(p)}${FUMES}`,
+  'dress.gold-blades': (p: Dressed) => `Swap the blades for gold.${past(p)}`,
+  'dress.silver-blades': (p: Dressed) => `Swap the blades for silver.${past(p)}`,
+  'dress.throat': (p: Dressed & Tinted) => `Paint the throat ${p.colour}.${past(p)}${FUMES}`,
+  'dress.dip-tail': (p: Dressed & Tinted) => `Dip the tail in ${p.colour}.${past(p)}${FUMES}`,
+  'dress.feather': (p: Dressed & Tinted) => `Tie ${article(p.colour)} feather on the tail hook.${past(p)}`,
+  'dress.red-hooks': (p: Dressed) => `Change to red hooks.${past(p)}`,
+  'dress.trailer': (p: Dressed & Tinted) => `Change to ${article(p.colour)} trailer.${past(p)}`,
+  'dress.darken-back': (p: Dressed) => `Darken the back with a marker.${past(p)}${FUMES}`,
+  'dress.bars': (p: Dressed) => `Draw dark bars on the side with a scent-free marker.${past(p)}${FUMES}`,
 
   'matters.little': (p: Box & { lure: LureId }) =>
-    `Colour matters little: place, depth, thump and speed decide with a ${LURES[p.lure].words} in this water.${box(p)}`,
+    `Colour matters little: place, depth, thump and speed decide with ${article(LURES[p.lure].words)} in this ` +
+    `water.${box(p)}`,
   'matters.some': (p: Box) => `Colour matters some, after where and how deep. Get those right first.${box(p)}`,
   'matters.much': (p: Box) =>
-    `Colour matters a lot: the fish get a long, clear look. Place and lure still come first.${box(p)}`,
+    `Colour matters a lot: the fish get a long look. Place and lure still come first.${box(p)}`,
 
-  'weights.pressured': (_: None) => 'clear and pressured: matching and melting in count more',
-  'weights.long-look': (_: None) => 'a slow lure in clear water gets a long look',
-  'weights.dirty': (_: None) => 'dirty water: being seen at all comes first',
+  'weights.pressured': (_: None) => 'they see far and are wary: matching and melting in count more',
+  'weights.long-look': (_: None) => 'a slow lure where they see far gets a long look',
+  'weights.dirty': (_: None) => 'they see little: being seen at all comes first',
   'weights.night': (_: None) => 'in the dark only the shape is left',
   'weights.refused': (_: None) => 'natural offers were refused: provoking counts more',
 } as const
@@ -98,3 +144,16 @@ const box = ({ finishes, distinct }: Box) =>
 
 const food = ({ moreLikeFood }: Rivals) =>
   moreLikeFood ? `; close up, ${moreLikeFood.toLowerCase()} is the more like their food` : ''
+
+const lamp = ({ moon }: { moon: boolean }) => (moon ? 'moon' : 'sun')
+
+/** Whether a change lifts a lower pick past the first, and the colour it brings. */
+interface Dressed {
+  pastFirst: boolean
+}
+interface Tinted {
+  colour: string
+}
+const past = ({ pastFirst }: Dressed) => (pastFirst ? ' So dressed it passes the first pick.' : '')
+const FUMES = ' Gloves and fresh air, as the maker says.'
+const article = (colour: string) => `${/^[aeiou]/.test(colour) ? 'an' : 'a'} ${colour}`

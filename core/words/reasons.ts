@@ -22,6 +22,12 @@ const sun = ({ facing }: SeenFrom) => (facing ? SUN_WORDS[facing] : '')
 export const REASON_WORDS = {
   'custom': ({ id }: { id: CustomId }) => CUSTOM_WORDS[id],
   'shown-today': (_: None) => 'The fish here have been shown this colour today.',
+  'prey.absent': ({ prey }: { prey: Forage }) => `Painted after ${FORAGE[prey].words}, which does not live here.`,
+  'prey.rare': ({ prey }: { prey: Forage }) => `Painted after ${FORAGE[prey].words}, of which they eat little here.`,
+  'prey.not-eaten': ({ prey }: { prey: Forage }) =>
+    `Painted after ${FORAGE[prey].words}, which is not what they are eating.`,
+  'angler.follows': ({ anglerM }: { anglerM: number }, say: Speech) =>
+    `You can follow its back from ${say.length(anglerM)} across the water, at no cost with the fish.`,
   'small-points': (_: None) => 'Smaller points together.',
 
   'match.like-prey': ({ prey }: { prey: Forage }) =>
@@ -54,8 +60,9 @@ export const REASON_WORDS = {
   'contrast.see-through': (_: None) => 'See-through: it takes on whatever is behind it.',
   'contrast.night-shape': (_: None) => 'At night a dark belly cuts the hardest shape against the paler surface.',
 
-  'bright-day.bright-in-sun': (_: None) => 'Bright sun and clear water carry a bright lure.',
+  'bright-day.bright-in-sun': (_: None) => 'Sun and water this open carry a bright lure.',
   'bright-day.dull-in-sun': (_: None) => 'Too dull for so much light.',
+  'bright-day.shows': (_: None) => 'Of its brightness, it keeps its shape best in this light.',
   'bright-day.bright-in-gloom': (_: None) => 'More brightness than this light supports.',
   'bright-day.dark-in-gloom': (_: None) => 'Little light: a dark or earthy shape is what is left to see.',
 
@@ -69,11 +76,14 @@ export const REASON_WORDS = {
   'few-colours.white': (_: None) => 'White: the safe do-everything.',
   'few-colours.black': (_: None) => 'Black: the plain dark shape of the set.',
   'few-colours.natural': (_: None) => 'A green-brown natural, the quiet one of the set.',
+  'few-colours.gold': (_: None) => 'Gold, the one for coloured salt water.',
+  'few-colours.dark': (_: None) => 'The dark one of the set.',
   'few-colours.bright': (_: None) => 'The one bright of the set.',
 
   'reaction.loud': (_: None) => 'Loud enough to be struck before it is judged.',
   'reaction.tame': (_: None) => 'Too tame to provoke.',
   'reaction.seen-early': (_: None) => 'Seen early, so it is met at a rush.',
+  'reaction.today': (_: None) => 'Of the loud ones, the one for this water and light.',
   'reaction.clash': (_: None) => 'Clashing colours: nothing they have learned to refuse.',
   'reaction.painted-after-prey': (_: None) => 'Painted after prey, which is what they are refusing.',
   'reaction.flash': (_: None) => 'Flash sets off a strike.',

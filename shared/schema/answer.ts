@@ -54,6 +54,11 @@ const reason = Joi.object({
 
 const ranked = Joi.object({
   rank: Joi.number().integer().min(1).required(),
+  place: Joi.number()
+    .integer()
+    .min(1)
+    .required()
+    .description("the rank, shared by finishes whose scores lie within the engine's own noise"),
   finish: finishSchema,
   score: number().min(0).max(1),
   sightingRangeM: bySide().description('first seen, metres, by the side the fish looks from'),
@@ -61,6 +66,11 @@ const ranked = Joi.object({
     .unit('m')
     .description('level range to a fish that looks towards the sun, across it and away from it, metres'),
   colourRangeM: bySide().description('colour told, metres'),
+  anglerSightM: number()
+    .min(0)
+    .allow(null)
+    .unit('m')
+    .description('how far across the water the angler can follow it, metres; null but for surface lures'),
   flash: number().min(0).max(1),
   naturalness: number().min(0).max(1),
   stances: group(Object.fromEntries(SCHOOL_IDS.map(id => [id, number().min(-1).max(1)]))),
@@ -71,6 +81,10 @@ const ranked = Joi.object({
 export const answerSchema = Joi.object<Answer>({
   version: Joi.string().valid('1').required(),
   ranked: list(ranked),
+  closeCall: Joi.object({ finishIds: list(Joi.string()).min(2), ...said })
+    .allow(null)
+    .required()
+    .description('finishes that share the first place, and what settles between them'),
   rotation: list(
     Joi.object({
       role: word(ROLES),
@@ -88,7 +102,8 @@ export const answerSchema = Joi.object<Answer>({
       picks: list(Joi.string()).length(2),
       text: text(),
       optics: text(),
-      says: group({ text: sentence(), optics: sentence() }),
+      when: text().description('when to take which side'),
+      says: group({ text: sentence(), optics: sentence(), when: sentence() }),
     }),
   ),
   turning: Joi.object(said)
@@ -100,5 +115,10 @@ export const answerSchema = Joi.object<Answer>({
     Joi.object({ path: text(), value: Joi.any().required(), because: text(), code: code(), params: params() }),
   ),
   advisories: list(Joi.object({ kind: word(ADVISORY_KINDS), ...said })),
+  boatSide: Joi.object(said)
+    .allow(null)
+    .required()
+    .description('what to look for when the first pick is let down beside the boat'),
+  next: Joi.object(said).required().description('what to change after colour'),
   dressUps: list(Joi.object({ finishId: text(), ...said, gain: number().min(0), part: word(PARTS), coat: text() })),
 })

@@ -108,6 +108,52 @@ export const SCENES: Readonly<Record<string, Scene>> = {
     water: { salinity: 'salt' },
     light: { sunElevationDeg: -25, lamps: true },
   }),
+  'drum along oyster on a falling tide': scene({
+    species: 'red-drum',
+    season: 'autumn',
+    water: { salinity: 'salt', visibilityM: 0.5, tide: 'falling', temperatureC: 5 },
+    light: { sunElevationDeg: 1 },
+    forage: [
+      { kind: 'mullet', share: 0.4 },
+      { kind: 'menhaden', share: 0.6 },
+    ],
+    background: 'oyster',
+  }),
+  'drum in a sand hole in tea': scene({
+    species: 'red-drum',
+    water: { salinity: 'salt', visibilityM: 1.2, tint: 'tea' },
+    background: 'pothole',
+  }),
+  'seatrout on shrimp over winter mud': scene({
+    species: 'seatrout',
+    season: 'winter',
+    water: { salinity: 'salt', visibilityM: 1.5, tide: 'rising' },
+    forage: [{ kind: 'shrimp', share: 0.8 }],
+    background: 'dark-mud',
+  }),
+  'snook on pilchards in hot tannin': scene({
+    species: 'snook',
+    season: 'summer',
+    water: { salinity: 'salt', visibilityM: 0.4, tint: 'tea', temperatureC: 33 },
+    forage: [{ kind: 'pilchard', share: 1 }],
+    light: { sky: 'partly' },
+  }),
+  'snook along pale sand': scene({ species: 'snook', water: { salinity: 'salt' }, background: 'sand' }),
+  'striped bass at first light on herring': scene({
+    species: 'striped-bass',
+    water: { salinity: 'brackish', visibilityM: 1.1 },
+    light: { sunElevationDeg: 1 },
+    forage: [
+      { kind: 'herring', share: 0.5 },
+      { kind: 'sand-eel', share: 0.5 },
+    ],
+  }),
+  'striped bass at night': scene({
+    species: 'striped-bass',
+    water: { salinity: 'salt' },
+    light: { sunElevationDeg: -30 },
+  }),
+  'winter over deep water': scene({ season: 'winter', water: { temperatureC: 8 } }),
   'fast water too shallow for a spoon': scene({ depthM: 0.02, water: { temperatureC: 10 } }),
   'nothing said of the temperature': { ...DAY, water: { visibilityM: 2.4, tint: 'green' } },
 }

@@ -36,7 +36,7 @@ const shownM = computed(() => (felt.value ? 'felt' : lengthNumber(call.value.sig
 const unit = computed(() => (felt.value ? '' : length.value.unit))
 const spoken = computed(() =>
   [
-    `${call.value.rank}. ${call.value.name}.`,
+    `${call.value.place}. ${call.value.name}.`,
     felt.value ? 'Felt before it is seen.' : `First seen at ${shownM.value} ${unit.value}.`,
     `${call.value.agree} of 7 schools agree. ${call.value.reason}`,
   ].join(' '),
@@ -65,7 +65,7 @@ export const ROW_LINE = 2
         class="figure flex items-center justify-center font-semibold"
         :class="[selected ? 'chosen' : '', phone ? 'h-28 w-11.5 text-rank' : 'w-10.5 text-figure']"
       >
-        {{ call.rank }}
+        {{ call.place }}
       </span>
       <span class="flex bg-plate" :class="phone ? 'h-28 flex-1' : 'my-1 h-19.5 w-50'">
         <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="ROW_LINE" /></span>

@@ -59,6 +59,12 @@ const turns = computed(() => {
   const [face, side, back] = [away, across, toward].map(lengthText)
   return `Level: ${face} with the sun in your face, ${side} across it, ${back} with it at your back.`
 })
+const first = computed(() => call.value.rank === 1)
+/** Said of each of the finishes that share the first place. */
+const shared = computed(() => {
+  const { closeCall } = props.screen.answer
+  return closeCall?.finishIds.includes(props.screen.selectedId) ? closeCall.text : ''
+})
 const subtitle = computed(() => {
   const { sightingRangeM, colourRangeM } = call.value
   const colourM = colourRangeM[side.value]
@@ -87,6 +93,7 @@ const subtitle = computed(() => {
       </button>
       <h2 class="figure text-figure leading-tight font-bold max-sm:text-title">{{ finish.name }}</h2>
       <p class="text-ink2">{{ subtitle }}</p>
+      <p v-if="shared" class="mt-1 border-l-2 border-ink pl-2">{{ shared }}</p>
     </header>
     <NamedFigure :finish="finish" :red="red && !showColour" />
     <SeenStrip :lure="finish.lure" :strip="screen.strip" :fish-m="screen.fishM" :red="red" />
@@ -107,6 +114,9 @@ const subtitle = computed(() => {
             <span class="figure w-14 text-right">{{ lengthNumber(call.sightingRangeM[s]) }} {{ length.unit }}</span>
           </li>
         </ul>
+        <p v-if="call.anglerSightM" class="text-note text-ink2">
+          You can follow its back from {{ lengthText(call.anglerSightM) }} across the water.
+        </p>
         <p v-if="turns" class="text-note text-ink2">{{ turns }}</p>
         <p v-if="screen.answer.turning" class="mt-1 border-l-2 border-ink pl-2">{{ screen.answer.turning.text }}</p>
         <details class="mt-1" @toggle="chart = ($event.target as HTMLDetailsElement).open">
@@ -128,7 +138,7 @@ const subtitle = computed(() => {
           <span class="font-bold">
             {{ SCHOOLS[d.between[0]].words }} against {{ SCHOOLS[d.between[1]].words.toLowerCase() }}:
           </span>
-          {{ d.optics }}
+          {{ d.optics }} {{ d.when }}
         </p>
         <details v-if="screen.weights.because.length" class="mt-1">
           <summary>How the schools are weighed today</summary>
@@ -149,21 +159,28 @@ const subtitle = computed(() => {
           </li>
         </ul>
         <p v-for="d in others" :key="d.finishId + d.text" class="text-note text-ink2">
-          {{ nameOf(d.finishId) }}: {{ d.text.toLowerCase() }}
+          {{ nameOf(d.finishId) }}: {{ d.text }}
           <b>+{{ Math.round(d.gain * 100) }}</b>
         </p>
-        <p class="mt-1 text-note text-ink2">Paints and dips: fresh air and gloves, as the maker says.</p>
       </section>
       <section class="topic">
         <h3>How much colour matters today: {{ screen.answer.colourMatters.level }}</h3>
         <p>{{ screen.answer.colourMatters.text }}</p>
       </section>
-      <section v-if="advisories.length" class="topic">
+      <section class="topic">
         <h3>What goes with it</h3>
         <ul>
+          <li v-if="first && screen.answer.boatSide" class="flex gap-2 py-0.5">
+            <span class="w-16 shrink-0 font-bold">Boat side</span>
+            <span>{{ screen.answer.boatSide.text }}</span>
+          </li>
           <li v-for="a in advisories" :key="a.text" class="flex gap-2 py-0.5">
             <span class="w-16 shrink-0 font-bold">{{ KINDS[a.kind] }}</span>
             <span>{{ a.text }}</span>
+          </li>
+          <li class="flex gap-2 py-0.5">
+            <span class="w-16 shrink-0 font-bold">Then</span>
+            <span>{{ screen.answer.next.text }}</span>
           </li>
         </ul>
       </section>

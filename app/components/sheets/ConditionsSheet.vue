@@ -16,6 +16,7 @@ import {
   SALINITY_OPTIONS,
   SPECIES_OPTIONS,
   TINT_OPTIONS,
+  TIDE_OPTIONS,
   TREND_OPTIONS,
   WIND_OPTIONS,
   cap,
@@ -33,6 +34,7 @@ const { moveTo } = usePlace()
 const AUTO = 'auto' as const
 const seasons = [{ value: AUTO, words: 'Judged from temperature and date' }, ...PHASE_OPTIONS]
 const trends = [{ value: AUTO, words: 'Not known' }, ...TREND_OPTIONS]
+const tides = [{ value: AUTO, words: 'Not known' }, ...TIDE_OPTIONS]
 const sides = [
   { value: 'level' as const, words: 'Level' },
   { value: 'below' as const, words: 'From below' },
@@ -160,6 +162,15 @@ function toggleShown(f: (typeof FAMILIES)[number]) {
           :value="s.salinity"
           :options="SALINITY_OPTIONS"
           @change="v => store.set({ salinity: v })"
+        />
+      </div>
+      <div v-if="s.salinity !== 'fresh'" class="row">
+        <span>Tide</span>
+        <Choice
+          label="Tide"
+          :value="s.tide ?? AUTO"
+          :options="tides"
+          @change="v => store.set({ tide: v === AUTO ? null : v })"
         />
       </div>
       <div class="row">

@@ -13,12 +13,10 @@ export const BODIES: PatternSet = {
   'chrome-black': {
     name: 'Chrome, black back',
     parts: { back: 'black', flank: 'chrome', belly: 'white', tail: 'black' },
-    mimics: 'shad',
   },
   'chrome-chin': {
     name: 'Chrome, orange chin',
     parts: { back: 'slate', flank: 'chrome', belly: 'white', chin: 'orange', tail: 'white' },
-    mimics: 'shad',
   },
   'silver-shad': {
     name: 'Silver shad',
@@ -55,7 +53,6 @@ export const BODIES: PatternSet = {
   'white-black-back': {
     name: 'White, black back',
     parts: { back: 'black', flank: 'white', belly: 'white', tail: 'white' },
-    mimics: 'shad',
   },
   'white-chartreuse': {
     name: 'White, chartreuse back',
@@ -103,6 +100,62 @@ export const BODIES: PatternSet = {
     name: 'Solid chartreuse',
     parts: { back: 'chartreuse', flank: 'chartreuse:fluorescent', belly: 'chartreuse', tail: 'chartreuse' },
   },
+  'pearl-chartreuse-stripe': {
+    name: 'Pearl, chartreuse stripe',
+    parts: { back: 'pearl', flank: 'pearl+chartreuse*0.25', belly: 'pearl', tail: 'pearl' },
+  },
+  'chartreuse-brown': {
+    name: 'Chartreuse, brown back',
+    parts: { back: 'dark-brown', flank: 'chartreuse:fluorescent+brown*0.1', belly: 'chartreuse', tail: 'chartreuse' },
+  },
+  'metal-red': {
+    name: 'Metallic red',
+    parts: { back: 'black', flank: 'red:metallic+black*0.1', belly: 'orange', tail: 'red' },
+    mimics: 'crawfish',
+  },
+  'ghost-purple': {
+    name: 'See-through, purple back',
+    parts: { back: 'violet:translucent', flank: 'clear+~silver*0.06', belly: 'clear', tail: 'clear' },
+    mimics: 'herring',
+  },
+  'goby-brown': {
+    name: 'Goby brown',
+    parts: { back: 'dark-brown', flank: 'tan+brown*0.45', belly: 'cream', tail: 'brown' },
+    mark: 'dot',
+    mimics: 'goby',
+  },
+  'pink-silver': {
+    name: 'Silver, pink back',
+    parts: { back: 'pink', flank: 'silver', belly: 'white', tail: 'pale-pink' },
+  },
+  'spotted-trout': {
+    name: 'Spotted trout',
+    parts: { back: 'grass', flank: 'silver+pale-pink*0.2+black*0.08', belly: 'white', tail: 'lemon' },
+    mark: 'dot',
+    mimics: 'croaker',
+  },
+  'glass-minnow': {
+    name: 'Glass minnow',
+    parts: { back: 'smoke', flank: 'clear+~silver*0.25', belly: 'clear', tail: 'clear' },
+    mimics: 'glass-minnow',
+  },
+  'sand-eel': {
+    name: 'Sand eel',
+    parts: { back: 'olive', flank: 'silver+olive*0.2', belly: 'white', tail: 'olive' },
+    mimics: 'sand-eel',
+  },
+  'root-beer-chartreuse': {
+    name: 'Root beer, chartreuse tail',
+    parts: { back: 'brown', flank: 'brown:translucent+~copper*0.1', belly: 'brown', tail: 'chartreuse:fluorescent' },
+  },
+  'plum-chartreuse': {
+    name: 'Plum, chartreuse tail',
+    parts: { back: 'plum', flank: 'plum', belly: 'plum', tail: 'chartreuse:fluorescent' },
+  },
+  'smoke-pearl': {
+    name: 'Smoke over pearl, two-tone',
+    parts: { back: 'smoke', flank: 'pearl+smoke*0.4', belly: 'pearl', tail: 'smoke' },
+  },
   'lemon-shad': {
     name: 'Lemon shad',
     parts: { back: 'slate', flank: 'lemon:pearl', belly: 'white', tail: 'lemon' },
@@ -111,7 +164,6 @@ export const BODIES: PatternSet = {
   'gold-black': {
     name: 'Gold, black back',
     parts: { back: 'black', flank: 'gold', belly: 'gold', tail: 'gold' },
-    mimics: 'golden-shiner',
   },
   'gold-shiner': {
     name: 'Golden shiner',
@@ -122,7 +174,6 @@ export const BODIES: PatternSet = {
   'gold-orange': {
     name: 'Gold, orange belly',
     parts: { back: 'black', flank: 'gold', belly: 'orange', tail: 'gold' },
-    mimics: 'golden-shiner',
   },
   'copper': {
     name: 'Copper',
@@ -273,7 +324,6 @@ export const BODIES: PatternSet = {
   'olive-white': {
     name: 'Olive back, white belly',
     parts: { back: 'olive', flank: 'white', belly: 'white', tail: 'white' },
-    mimics: 'shiner',
   },
   'pearl-chartreuse-tail': {
     name: 'Pearl, chartreuse tail',

@@ -48,6 +48,14 @@ export const CRAPPIES: PatternSet = {
     name: 'Black, chartreuse tail',
     parts: { head: 'black', flank: 'black', tail: 'chartreuse:fluorescent' },
   },
+  'black-pink': {
+    name: 'Black, pink tail',
+    parts: { head: 'black', flank: 'black', tail: 'pink:fluorescent' },
+  },
+  'blue-chartreuse': {
+    name: 'Blue, chartreuse tail',
+    parts: { head: 'blue', flank: 'blue', tail: 'chartreuse:fluorescent' },
+  },
   'orange-chartreuse': {
     name: 'Orange, chartreuse tail',
     parts: { head: 'orange', flank: 'orange:fluorescent', tail: 'chartreuse:fluorescent' },

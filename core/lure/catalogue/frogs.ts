@@ -15,7 +15,6 @@ export const FROGS: PatternSet = {
   'bone': { name: 'Bone', parts: { back: 'bone', belly: 'bone', skirt: 'bone' } },
   'black': { name: 'Black', parts: { back: 'black', belly: 'black', skirt: 'black' } },
   'black-yellow-back': { name: 'Black belly, yellow back', parts: { back: 'yellow', belly: 'black', skirt: 'black' } },
-  'black-red': { name: 'Black and red', parts: { back: 'black', belly: 'black', skirt: 'black+red*0.3' } },
   'black-blue': { name: 'Black and blue', parts: { back: 'black', belly: 'dark-blue', skirt: 'black+blue*0.35' } },
   'green-white': {
     name: 'Green back, white belly',
@@ -33,6 +32,15 @@ export const FROGS: PatternSet = {
     mimics: 'frog',
   },
   'olive-dark': { name: 'Dark olive', parts: { back: 'moss', belly: 'olive', skirt: 'olive' }, mimics: 'frog' },
+  'leopard': {
+    name: 'Leopard frog',
+    parts: { back: 'olive-gold+black*0.3', belly: 'cream+black*0.12', skirt: 'cream+olive*0.4' },
+    mimics: 'frog',
+  },
+  'black-yellow': {
+    name: 'Black and yellow',
+    parts: { back: 'black+yellow*0.3', belly: 'black+yellow*0.35', skirt: 'black+yellow*0.3' },
+  },
   'sunfish': {
     name: 'Sunfish, orange breast',
     parts: { back: 'moss+blue*0.15', belly: 'amber', skirt: 'olive+orange*0.25' },
@@ -47,7 +55,5 @@ export const FROGS: PatternSet = {
     parts: { back: 'chartreuse:fluorescent', belly: 'chartreuse', skirt: 'chartreuse:fluorescent' },
   },
   'tan-mouse': { name: 'Tan', parts: { back: 'tan', belly: 'sand', skirt: 'tan' } },
-  'dark-brown': { name: 'Dark brown', parts: { back: 'dark-brown', belly: 'dark-brown', skirt: 'dark-brown' } },
-  'purple': { name: 'Black back, purple belly', parts: { back: 'black', belly: 'plum', skirt: 'black+purple*0.3' } },
   'clear': { name: 'Clear', parts: { back: 'clear', belly: 'clear', skirt: 'clear+~silver*0.1' } },
 }

@@ -6,13 +6,16 @@ import type { PatternSet } from '#core/lure/pattern'
  */
 export const SKIRTED: PatternSet = {
   'white': {
-    name: 'White, silver blades',
+    name: 'White',
+    blades: 'silver',
+    bladeShape: 'leaf',
     parts: { skirt: 'white', blade: 'silver', head: 'white', trailer: 'white' },
-    mimics: 'shad',
   },
   'all-white': { name: 'All white', parts: { skirt: 'white', blade: 'white', head: 'white', trailer: 'white' } },
   'white-gold': {
-    name: 'White, gold blades',
+    name: 'White',
+    blades: 'gold',
+    bladeShape: 'leaf',
     parts: { skirt: 'white', blade: 'gold', head: 'white', trailer: 'white' },
   },
   'white-chartreuse': {
@@ -20,7 +23,9 @@ export const SKIRTED: PatternSet = {
     parts: { skirt: 'white+chartreuse*0.4', blade: 'silver', head: 'white', trailer: 'white' },
   },
   'chartreuse-white-gold': {
-    name: 'Chartreuse and white, gold blades',
+    name: 'Chartreuse and white',
+    blades: 'gold',
+    bladeShape: 'round',
     parts: { skirt: 'chartreuse:fluorescent+white*0.4', blade: 'gold', head: 'chartreuse', trailer: 'white' },
   },
   'chartreuse': {
@@ -50,7 +55,8 @@ export const SKIRTED: PatternSet = {
     parts: { skirt: 'black+blue*0.35', blade: 'black', head: 'black', trailer: 'black+~blue*0.1' },
   },
   'black-blue-silver': {
-    name: 'Black and blue, silver blade',
+    name: 'Black and blue',
+    blades: 'silver',
     parts: { skirt: 'black+blue*0.35', blade: 'silver', head: 'black', trailer: 'dark-blue' },
   },
   'black-red': {
@@ -141,6 +147,28 @@ export const SKIRTED: PatternSet = {
   'hot-pink': {
     name: 'Pink',
     parts: { skirt: 'pink:fluorescent', blade: 'silver', head: 'pink', trailer: 'pale-pink' },
+  },
+  'white-mixed': {
+    name: 'White',
+    blades: 'gold and silver',
+    parts: { skirt: 'white', blade: 'gold+~silver*0.5', head: 'white', trailer: 'white' },
+  },
+  'chartreuse-white-painted': {
+    name: 'Chartreuse and white',
+    blades: 'painted orange',
+    parts: { skirt: 'chartreuse:fluorescent+white*0.4', blade: 'orange', head: 'chartreuse', trailer: 'white' },
+  },
+  'sunfish-gold': {
+    name: 'Sunfish',
+    blades: 'gold',
+    bladeShape: 'leaf',
+    parts: {
+      skirt: 'olive+orange*0.15+chartreuse*0.12+blue*0.08',
+      blade: 'gold',
+      head: 'olive',
+      trailer: 'olive+orange*0.15',
+    },
+    mimics: 'sunfish',
   },
   'bone': { name: 'Bone', parts: { skirt: 'bone', blade: 'bone', head: 'bone', trailer: 'bone' } },
 }

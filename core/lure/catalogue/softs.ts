@@ -74,6 +74,16 @@ export const SOFTS: PatternSet = {
     parts: { flank: 'smoke+~silver*0.14', tail: 'smoke' },
     mimics: 'shad',
   },
+  'smoke-purple': { name: 'Smoke, purple flake', parts: { flank: 'smoke+~purple*0.14', tail: 'smoke' } },
+  'two-tone': {
+    name: 'Green pumpkin over pearl, two-tone',
+    parts: { flank: 'olive+pearl*0.45', tail: 'olive+pearl*0.45' },
+  },
+  'goby': {
+    name: 'Goby brown',
+    parts: { flank: 'tan+brown*0.45', tail: 'brown' },
+    mimics: 'goby',
+  },
   'clear-silver': { name: 'Clear, silver flake', parts: { flank: 'clear+~silver*0.1', tail: 'clear' }, mimics: 'shad' },
   'blue-smoke': {
     name: 'Blue smoke',

@@ -1,4 +1,6 @@
 import type { Custom } from '#core/rules/custom'
+import { MisfitError, misfitsOf } from '#core/rules/fitness'
+import { COAST_CUSTOMS } from '#core/rules/customs/coast'
 import { GROUND_CUSTOMS } from '#core/rules/customs/ground'
 import { HARD_BAIT_CUSTOMS } from '#core/rules/customs/hardBaits'
 import { LIGHT_CUSTOMS } from '#core/rules/customs/light'
@@ -6,12 +8,21 @@ import { OTHER_CUSTOMS } from '#core/rules/customs/others'
 import { SKIRTED_CUSTOMS } from '#core/rules/customs/skirted'
 import { SURFACE_CUSTOMS } from '#core/rules/customs/surface'
 
-/** Every custom of the field, in one list. Source of all: custom, as practitioners tell it; words ours. */
-export const CUSTOMS: readonly Custom[] = [
+const customs: readonly Custom[] = [
   ...LIGHT_CUSTOMS,
   ...GROUND_CUSTOMS,
   ...HARD_BAIT_CUSTOMS,
   ...SKIRTED_CUSTOMS,
   ...SURFACE_CUSTOMS,
   ...OTHER_CUSTOMS,
+  ...COAST_CUSTOMS,
 ]
+
+const misfits = misfitsOf(customs)
+if (misfits.length) throw new MisfitError(misfits)
+
+/**
+ * Every custom of the field, in one list, each checked against the parts and powers of the lures it may be said of.
+ * Source of all: custom, as practitioners tell it; words ours.
+ */
+export const CUSTOMS = customs
