@@ -25,7 +25,7 @@ import { useCallsStore } from '~/kept/store'
 import { useReadingStore } from '~/reading/store'
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
-import { JAR_WORDS, PHASE_OPTIONS } from '~/words/options'
+import { JAR_WORDS, seasonWords } from '~/words/options'
 import { requestOf } from '~/reading/reading'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 
@@ -69,9 +69,10 @@ const place = computed(() => {
   const where = waters.current?.name ?? `${Math.abs(latitude).toFixed(1)}° ${latitude < 0 ? 'S' : 'N'}`
   return `${d}\n${where}`
 })
-const phase = computed(
-  () => PHASE_OPTIONS.find(p => p.value === (store.reading.season ?? screen.value?.phase))?.words ?? '',
-)
+const phase = computed(() => {
+  const shown = store.reading.season ?? screen.value?.phase
+  return shown ? seasonWords(shown, store.reading.species) : ''
+})
 
 const list = ref<InstanceType<typeof CallsPanel> | null>(null)
 const picker = ref<InstanceType<typeof LurePicker> | null>(null)

@@ -8,6 +8,7 @@ import { type Watcher, painter, waterColumn } from '#core/picture/underWater'
 import { type ContrastCurve, contrastCurve } from '#core/sight/curve'
 import { colourShareOf } from '#core/sight/scene'
 import { BITE_M } from '#core/sight/view'
+import type { Phase } from '#core/season/phase'
 import { type SentenceCode, say } from '#core/words/sentence'
 import { clarityWord } from '#core/water/words'
 import { LEANS } from './leans'
@@ -68,7 +69,7 @@ export interface Draft {
   depthM: number
   fishM: number
   sunDeg: number
-  phase: string
+  phase: Phase
   clarity: string
   column: { depthM: number; colour: string; luminance: number; cones: number[] }[]
   /** Light left at the lure for each cone, short to long, as a share of that just under the surface. */

@@ -1,8 +1,8 @@
-import { SPECIES } from '#core/eye/species'
+import { SPECIES, type SpeciesId, species } from '#core/eye/species'
 import { LURES } from '#core/lure/types'
 import { SCHOOLS } from '#core/words/schools'
 import { FORAGE } from '#core/prey/forage'
-import { PHASE_WORDS, SEASONS } from '#core/season/phase'
+import { PHASE_WORDS, type Phase, SEASONS, type SeasonWord, setSeason } from '#core/season/phase'
 import { CLUES } from '#core/prey/odds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { SunFacing } from '#core/sight/scene'
@@ -42,7 +42,20 @@ export const TINT_OPTIONS = options(
   k => TINTS[k].name,
   k => TINTS[k].sign,
 )
-export const PHASE_OPTIONS = options(SEASONS, k => PHASE_WORDS[k])
+const NESTING = options(SEASONS, k => PHASE_WORDS[k])
+/** Fish that keep no nests have spring where others have three phases: pre-spawn stands for it in a request. */
+const NESTLESS = NESTING.filter(o => o.value !== 'spawn' && o.value !== 'postspawn').map(o =>
+  o.value === 'prespawn' ? { ...o, words: PHASE_WORDS.spring } : o,
+)
+/** The seasons a fish has, as an angler may set them. */
+export const seasonOptions = (id: SpeciesId) => (species(id).nests ? NESTING : NESTLESS)
+/** The season to set for a phase, or for one set for another fish. */
+export const seasonOf = (phase: Phase, id: SpeciesId): SeasonWord => {
+  const lived = phase === 'spring' ? phase : setSeason(phase, id)
+  return lived === 'spring' ? 'prespawn' : lived
+}
+export const seasonWords = (phase: Phase, id: SpeciesId) =>
+  seasonOptions(id).find(o => o.value === seasonOf(phase, id))!.words
 export const CLUE_OPTIONS = options(VOCABULARY.clue, k => CLUES[k].words)
 export const FORAGE_OPTIONS = options(VOCABULARY.forage, k => FORAGE[k].plural)
 export const SALINITY_OPTIONS = options(VOCABULARY.salinity, k => k)
@@ -59,7 +72,6 @@ export const TREND_OPTIONS = options(VOCABULARY.trend, k => k)
 /** Short names for the season strip. */
 export const PHASE_SHORT = {
   winter: 'Winter',
-  spring: 'Spring',
   prespawn: 'Pre-spawn',
   spawn: 'Spawn',
   postspawn: 'Post',

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { LURE_IDS } from '#core/lure/types'
 import { finishesOf } from '#core/lure/finish'
 import { rank, recommend } from '#core/ranking/recommend'
+import { apartJnd } from '#core/sight/measure'
 import { CUSTOMS } from '#core/rules/customs/all'
 import type { Custom } from '#core/rules/custom'
 import { luresOf, misfitsOf, untrueOf } from '#core/rules/fitness'
@@ -87,6 +88,26 @@ describe('rules and catalogue', () => {
         ),
       )
       expect(firsts.size, lure).toBeGreaterThan(1)
+    }
+  })
+  it('hold no two finishes that are the same to every eye', () => {
+    for (const lure of LURE_IDS) {
+      const near = (species: 'largemouth-bass' | 'red-drum') =>
+        rank({
+          lure,
+          species,
+          fishM: 0.3,
+          water: { visibilityM: 8, tint: 'blue-clear' },
+          light: { sky: 'clear', sunElevationDeg: 50 },
+        }).ranked
+      const [bass, drum] = [near('largemouth-bass'), new Map(near('red-drum').map(j => [j.finish.id, j]))]
+      bass.forEach((a, i) =>
+        bass.slice(i + 1).forEach(b => {
+          const fish = Math.max(apartJnd(a, b), apartJnd(drum.get(a.finish.id)!, drum.get(b.finish.id)!))
+          const angler = a.anglerM !== b.anglerM
+          expect(fish > 0.3 || angler, `${a.finish.id} ${b.finish.id}`).toBe(true)
+        }),
+      )
     }
   })
   it('let every finish lead, or come close, somewhere', () => {

@@ -159,7 +159,7 @@ test('typed values: good ones are taken, bad ones stay to be mended', async ({ p
 })
 
 test('the bottom and the sun are set on the picture, and the ranges follow', async ({ page }) => {
-  await open(page)
+  await open(page, '?lure=jerkbait&vis=3&cloud=0')
   await page.getByRole('button', { name: 'Set the bottom' }).click()
   const bottom = slider(page, 'Depth of the water')
   await expect(bottom).toBeVisible()
@@ -176,8 +176,10 @@ test('the bottom and the sun are set on the picture, and the ranges follow', asy
   await expect(plate).toContainText('with the sun in your face')
   const range = plate.getByRole('listitem').filter({ hasText: 'From the side' })
   const before = await range.textContent()
-  await page.getByRole('button', { name: /^Where the sun is/ }).click()
-  await page.getByRole('option', { name: /^Sun at back/ }).click()
+  const dial = page.getByRole('button', { name: /^Turn the fish/ })
+  await dial.click()
+  await expect.poll(() => page.url()).toContain('sun=sun-in-face')
+  await dial.press('ArrowRight')
   await expect.poll(() => page.url()).toContain('sun=sun-at-back')
   await expect.poll(() => range.textContent()).not.toBe(before)
   await page.getByRole('button', { name: /forget the bottom/ }).click()

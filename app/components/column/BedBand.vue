@@ -4,7 +4,7 @@ import { BACKGROUNDS } from '#core/sight/backgrounds'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
 import { scatter } from '~/figures/strands'
-import { BACKGROUND_OPTIONS, FACING_OPTIONS } from '~/words/options'
+import { BACKGROUND_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 
 /** The floor of the picture: bottom, weed or wood, drawn in ink, and the choice of what is behind the lure. */
@@ -22,7 +22,7 @@ const edge = computed(() => {
   return `${d}V${c.height.value}Z`
 })
 const stones = computed(() => {
-  if (!['rock', 'gravel', 'open', 'wood'].includes(bg.value)) return []
+  if (!['rock', 'gravel', 'oyster', 'open', 'wood'].includes(bg.value)) return []
   const r = scatter(23)
   const big = bg.value === 'rock'
   return Array.from({ length: big ? 16 : 34 }, () => {
@@ -34,7 +34,7 @@ const stones = computed(() => {
   })
 })
 const ripples = computed(() =>
-  ['sand', 'clay', 'dark-mud'].includes(bg.value)
+  ['sand', 'pothole', 'clay', 'dark-mud'].includes(bg.value)
     ? Array.from(
         { length: 5 },
         (_, i) => `M0 ${y0.value + 14 + i * 9}q30 -6 60 0t60 0t60 0t60 0t60 0t60 0t60 0t60 0t60 0t60 0`,
@@ -90,7 +90,7 @@ const wood = computed(() =>
     />
     <path v-if="ripples" :d="ripples" fill="none" stroke="var(--hair)" stroke-width=".8" />
   </svg>
-  <div v-if="pick" class="absolute left-3 z-10 flex gap-1" :style="{ top: `${c.height.value - 52}px` }">
+  <div v-if="pick" class="absolute left-3 z-10" :style="{ top: `${c.height.value - 52}px` }">
     <Choice
       class="w-33"
       label="What is behind the lure"
@@ -99,15 +99,6 @@ const wood = computed(() =>
       up
       dark
       @change="v => store.set({ background: v })"
-    />
-    <Choice
-      class="w-36"
-      label="Where the sun is"
-      :value="store.reading.facing"
-      :options="FACING_OPTIONS"
-      up
-      dark
-      @change="v => store.set({ facing: v })"
     />
   </div>
 </template>

@@ -10,6 +10,7 @@ import { at } from '~/components/common/at'
 import DragHandle from '~/components/common/DragHandle.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import FishFigure from './FishFigure.vue'
+import TurnDial from './TurnDial.vue'
 
 /**
  * The fish where it looks from: how far off, and whether level, from below or from above; with the rings of what it
@@ -135,4 +136,5 @@ const ringInk = computed(() => c.inkAt(store.depthM))
       </template>
     </NumberField>
   </div>
+  <TurnDial />
 </template>

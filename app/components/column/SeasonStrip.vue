@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { PHASE_WORDS } from '#core/season/phase'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
-import { PHASE_OPTIONS, PHASE_SHORT } from '~/words/options'
+import { PHASE_SHORT, seasonOf, seasonOptions } from '~/words/options'
 
 /**
  * The year along the foot. Filled where the angler says so, hollow where Piscator judged it from temperature and
@@ -10,8 +11,16 @@ import { PHASE_OPTIONS, PHASE_SHORT } from '~/words/options'
  */
 const store = useReadingStore()
 const c = useColumn()
-const inferred = computed(() => c.screen.value?.phase)
-const current = computed(() => store.reading.season ?? inferred.value)
+const current = computed(() => {
+  const phase = store.reading.season ?? c.screen.value?.phase
+  return phase && seasonOf(phase, store.reading.species)
+})
+const seasons = computed(() =>
+  seasonOptions(store.reading.species).map(o => ({
+    ...o,
+    short: o.words === PHASE_WORDS.spring ? 'Spring' : PHASE_SHORT[o.value],
+  })),
+)
 </script>
 
 <template>
@@ -22,7 +31,7 @@ const current = computed(() => store.reading.season ?? inferred.value)
       aria-hidden="true"
     />
     <label
-      v-for="p in PHASE_OPTIONS"
+      v-for="p in seasons"
       :key="p.value"
       class="figure relative flex flex-1 cursor-pointer flex-col items-center gap-2 pt-5.5 text-note"
       :class="current === p.value ? 'font-bold' : 'font-medium'"
@@ -36,7 +45,7 @@ const current = computed(() => store.reading.season ?? inferred.value)
         :aria-label="
           current === p.value && !store.reading.season ? `${p.words}, judged from temperature and date` : p.words
         "
-        @click="store.set({ season: store.reading.season === p.value ? null : p.value })"
+        @click="store.set({ season: store.reading.season && current === p.value ? null : p.value })"
         @change="store.set({ season: p.value })"
       />
       <svg viewBox="-10 -10 20 20" width="18" height="18" class="peer-focus-visible:outline-3" aria-hidden="true">
@@ -49,7 +58,7 @@ const current = computed(() => store.reading.season ?? inferred.value)
         />
         <path v-else d="M0 -5V5" stroke="currentColor" stroke-width="1.4" />
       </svg>
-      <span aria-hidden="true">{{ PHASE_SHORT[p.value] }}</span>
+      <span aria-hidden="true">{{ p.short }}</span>
     </label>
     <p v-if="!store.reading.season" class="pointer-events-none absolute top-0 right-2 text-label">
       judged from temperature and date

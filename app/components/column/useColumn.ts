@@ -106,7 +106,7 @@ export function provideColumn(
       const taken: [number, number][] = [
         [lureY.value - 32, lureY.value + 32],
         [fish.value.y - 26, fish.value.y + 26],
-        [fish.value.labelY + 8, fish.value.labelY + 36],
+        [fish.value.labelY - 8, fish.value.labelY + 36],
       ]
       if (disc.value.wordsX + WORDS_PX > width.value - ASIDE.width)
         taken.push([disc.value.wordsY - 18, disc.value.wordsY + 18])

@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { SCHOOLS } from '#core/words/schools'
 import { parseCoat } from '#core/paintwork/coat'
 import { finishById } from '#core/lure/finish'
-import { SIDES } from '#core/lure/types'
+import { SIDES, type Side } from '#core/lure/types'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
@@ -59,6 +59,11 @@ const turns = computed(() => {
   const [face, side, back] = [away, across, toward].map(lengthText)
   return `Level: ${face} with the sun in your face, ${side} across it, ${back} with it at your back.`
 })
+/** From above nothing is seen of a lure that lies on top. */
+const shownFrom = (s: Side) => {
+  const sightM = call.value.sightingRangeM[s]
+  return sightM > 0 ? `${lengthNumber(sightM)} ${length.value.unit}` : 'none'
+}
 const first = computed(() => call.value.rank === 1)
 /** Said of each of the finishes that share the first place. */
 const shared = computed(() => {
@@ -111,7 +116,7 @@ const subtitle = computed(() => {
                 :max-m="maxM"
               />
             </span>
-            <span class="figure w-14 text-right">{{ lengthNumber(call.sightingRangeM[s]) }} {{ length.unit }}</span>
+            <span class="figure w-14 text-right">{{ shownFrom(s) }}</span>
           </li>
         </ul>
         <p v-if="call.anglerSightM" class="text-note text-ink2">

@@ -11,7 +11,6 @@ import {
   BACKGROUND_OPTIONS,
   CANOPY_OPTIONS,
   FACING_OPTIONS,
-  PHASE_OPTIONS,
   PRESSURE_OPTIONS,
   SALINITY_OPTIONS,
   SPECIES_OPTIONS,
@@ -20,6 +19,8 @@ import {
   TREND_OPTIONS,
   WIND_OPTIONS,
   cap,
+  seasonOf,
+  seasonOptions,
 } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
@@ -32,7 +33,10 @@ const { length, temperature } = useUnits()
 const s = computed(() => store.reading)
 const { moveTo } = usePlace()
 const AUTO = 'auto' as const
-const seasons = [{ value: AUTO, words: 'Judged from temperature and date' }, ...PHASE_OPTIONS]
+const seasons = computed(() => [
+  { value: AUTO, words: 'Judged from temperature and date' },
+  ...seasonOptions(s.value.species),
+])
 const trends = [{ value: AUTO, words: 'Not known' }, ...TREND_OPTIONS]
 const tides = [{ value: AUTO, words: 'Not known' }, ...TIDE_OPTIONS]
 const sides = [
@@ -109,7 +113,7 @@ function toggleShown(f: (typeof FAMILIES)[number]) {
         <span>Season</span>
         <Choice
           label="Season"
-          :value="s.season ?? AUTO"
+          :value="s.season ? seasonOf(s.season, s.species) : AUTO"
           :options="seasons"
           @change="v => store.set({ season: v === AUTO ? null : v })"
         />
