@@ -58,9 +58,6 @@ const MEAN_OF = Array.from({ length: BEAM_COLUMNS }, (_, c) =>
   c < DIFFUSE_COLUMNS ? c : c < COLUMN.lhToward ? COLUMN.eSide : COLUMN.lh,
 )
 
-const one = new Float64Array(BEAM_COLUMNS)
-const two = new Float64Array(BEAM_COLUMNS)
-
 /**
  * Light of a mixture of sources in water of one albedo and backscatter share, at any optical depth, from the light
  * table: logarithms, straight between grid points in optical depth, in sqrt(1 - albedo), in the logarithm of the
@@ -71,6 +68,11 @@ const two = new Float64Array(BEAM_COLUMNS)
 export class LightProfile {
   private readonly nodes: Float64Array
   private readonly known: Uint8Array
+  /** Weights of the diffuse sources, and Ed of all at each depth's node. */
+  private readonly weights: readonly number[]
+  private readonly eds: number
+  private readonly edAt: Float64Array
+  private readonly edKnown: Uint8Array
   /** The four blocks of the table round the water, and their weights; Ed has its own. */
   private readonly b0: number
   private readonly b1: number
@@ -103,7 +105,11 @@ export class LightProfile {
     this.forEd = weights(straight)
     ;[this.w0, this.w1, this.w2, this.w3] = weights(inLog)
     this.nodes = new Float64Array(table.tau.length * BEAM_COLUMNS)
-    this.known = new Uint8Array(table.tau.length)
+    this.known = new Uint8Array(table.tau.length * BEAM_COLUMNS)
+    this.weights = table.diffuse.map(k => this.sources[k as 'even' | 'overcast' | 'clear' | 'bed'] ?? 0)
+    this.eds = 1 + this.weights.length
+    this.edAt = new Float64Array(table.tau.length * this.eds)
+    this.edKnown = new Uint8Array(table.tau.length)
     this.beam = null
     if (sources.beam && sources.beam.weight > 0) {
       const { mu, weight } = sources.beam
@@ -114,72 +120,87 @@ export class LightProfile {
   }
 
   /**
-   * Logarithms of one source at a depth's node into `out`: of Ed, and of the rest as shares of it.
+   * Logarithm of one column of a source at a depth's node: of Ed, or of another as a share of it.
    * @param offset of the source in a block
    */
-  private source(out: Float64Array, offset: number, columns: number, depth: number): void {
+  private entry(offset: number, columns: number, depth: number, column: number): number {
     const { values } = tableAxes().table
-    const { b0, b1, b2, b3, w0, w1, w2, w3, forEd } = this
-    const at = offset + depth * columns
-    const scattered = columns === BEAM_COLUMNS ? BEAM_PER_ALBEDO : DIFFUSE_PER_ALBEDO
-    out[0] =
-      forEd[0]! * values[b0 + at]! +
-      forEd[1]! * values[b1 + at]! +
-      forEd[2]! * values[b2 + at]! +
-      forEd[3]! * values[b3 + at]!
-    for (let c = 1; c < columns; c++) {
-      const i = at + c
-      out[c] =
-        w0 * values[b0 + i]! +
-        w1 * values[b1 + i]! +
-        w2 * values[b2 + i]! +
-        w3 * values[b3 + i]! +
-        (scattered[c] ? this.lnOmega : 0)
+    const { b0, b1, b2, b3 } = this
+    const i = offset + depth * columns + column
+    if (column === 0) {
+      const w = this.forEd
+      return w[0]! * values[b0 + i]! + w[1]! * values[b1 + i]! + w[2]! * values[b2 + i]! + w[3]! * values[b3 + i]!
     }
+    const scattered = columns === BEAM_COLUMNS ? BEAM_PER_ALBEDO : DIFFUSE_PER_ALBEDO
+    return (
+      this.w0 * values[b0 + i]! +
+      this.w1 * values[b1 + i]! +
+      this.w2 * values[b2 + i]! +
+      this.w3 * values[b3 + i]! +
+      (scattered[column] ? this.lnOmega : 0)
+    )
   }
 
-  private node(depth: number): void {
-    const { table } = tableAxes()
-    const { beamDeg, diffuse, tau } = table
-    const at = depth * BEAM_COLUMNS
-    const { nodes, beam } = this
-    if (beam) {
-      const size = BEAM_COLUMNS * tau.length
-      this.source(one, beam.index * size, BEAM_COLUMNS, depth)
-      this.source(two, (beam.index + 1) * size, BEAM_COLUMNS, depth)
-      const { inAngle: t, inSecant, weight } = beam
-      const ed = weight * Math.exp((1 - inSecant) * one[0]! + inSecant * two[0]!)
-      nodes[at] = ed
-      for (let c = 1; c < BEAM_COLUMNS; c++) {
-        nodes[at + c] =
-          ed *
-          (IN_ANGLE[c]
-            ? (1 - t) * Math.exp(one[c]!) + t * Math.exp(two[c]!)
-            : Math.exp((1 - t) * one[c]! + t * two[c]!))
+  private beamOffset(step: number): number {
+    return (this.beam!.index + step) * BEAM_COLUMNS * tableAxes().table.tau.length
+  }
+  private diffuseOffset(k: number): number {
+    const { beamDeg, tau } = tableAxes().table
+    return (beamDeg.length * BEAM_COLUMNS + k * DIFFUSE_COLUMNS) * tau.length
+  }
+
+  /** Ed of each source at a depth's node, which every other column is a share of: the beam's first. */
+  private edOf(depth: number): number {
+    const at = depth * this.eds
+    if (this.edKnown[depth]) return at
+    if (this.beam) {
+      const { inSecant: t, weight } = this.beam
+      const [one, two] = [0, 1].map(step => this.entry(this.beamOffset(step), BEAM_COLUMNS, depth, 0))
+      this.edAt[at] = weight * Math.exp((1 - t) * one! + t * two!)
+    }
+    for (let k = 0; k < this.weights.length; k++) {
+      const weight = this.weights[k]!
+      if (weight > 0)
+        this.edAt[at + 1 + k] = weight * Math.exp(this.entry(this.diffuseOffset(k), DIFFUSE_COLUMNS, depth, 0))
+    }
+    this.edKnown[depth] = 1
+    return at
+  }
+
+  /** Work out one column at a depth's node: few of them are asked for far from where the lure is. */
+  private node(depth: number, column: number): void {
+    const at = this.edOf(depth)
+    let sum = 0
+    if (this.beam) {
+      const ed = this.edAt[at]!
+      if (column === 0) sum = ed
+      else {
+        const t = this.beam.inAngle
+        const one = this.entry(this.beamOffset(0), BEAM_COLUMNS, depth, column)
+        const two = this.entry(this.beamOffset(1), BEAM_COLUMNS, depth, column)
+        sum = ed * (IN_ANGLE[column] ? (1 - t) * Math.exp(one) + t * Math.exp(two) : Math.exp((1 - t) * one + t * two))
       }
     }
-    for (let k = 0; k < diffuse.length; k++) {
-      const weight = this.sources[diffuse[k] as 'even' | 'overcast' | 'clear' | 'bed'] ?? 0
-      if (weight <= 0) continue
-      this.source(one, (beamDeg.length * BEAM_COLUMNS + k * DIFFUSE_COLUMNS) * tau.length, DIFFUSE_COLUMNS, depth)
-      const ed = weight * Math.exp(one[0]!)
-      one[0] = ed
-      for (let c = 1; c < DIFFUSE_COLUMNS; c++) one[c] = ed * Math.exp(one[c]!)
-      for (let c = 0; c < BEAM_COLUMNS; c++) nodes[at + c]! += one[MEAN_OF[c]!]!
+    const mean = MEAN_OF[column]!
+    for (let k = 0; k < this.weights.length; k++) {
+      if (this.weights[k]! <= 0) continue
+      const ed = this.edAt[at + 1 + k]!
+      sum += mean === 0 ? ed : ed * Math.exp(this.entry(this.diffuseOffset(k), DIFFUSE_COLUMNS, depth, mean))
     }
     // Kept as logarithms: along the depth light falls off by them.
-    for (let c = 0; c < BEAM_COLUMNS; c++) nodes[at + c] = Math.log(Math.max(1e-300, nodes[at + c]!))
-    this.known[depth] = 1
+    const i = depth * BEAM_COLUMNS + column
+    this.nodes[i] = Math.log(Math.max(1e-300, sum))
+    this.known[i] = 1
   }
 
   /** One column of the light at an optical depth, 0 or more; below the table the last slope goes on. */
   value(opticalDepth: number, column: number): number {
     const { tau } = tableAxes().table
     const [d] = locate(tau, opticalDepth)
-    if (!this.known[d]) this.node(d)
-    if (!this.known[d + 1]) this.node(d + 1)
-    const t = Math.max(0, (opticalDepth - tau[d]!) / (tau[d + 1]! - tau[d]!))
     const a = d * BEAM_COLUMNS + column
+    if (!this.known[a]) this.node(d, column)
+    if (!this.known[a + BEAM_COLUMNS]) this.node(d + 1, column)
+    const t = Math.max(0, (opticalDepth - tau[d]!) / (tau[d + 1]! - tau[d]!))
     return Math.exp((1 - t) * this.nodes[a]! + t * this.nodes[a + BEAM_COLUMNS]!)
   }
 

@@ -153,57 +153,63 @@ function rememberedLook(p: FinishPart, way: StageWay): PartLook {
   return seen
 }
 
-/**
- * What a finish looks like one way; its places in the eye's space are added to `places`, times `root`.
- */
-function lookFrom(finish: Finish, way: StageWay, places: { fish: number[]; bite: number[] }, root: number): WaySight {
+/** Places in the eye's space at the fish and at biting distance, one part after the other. */
+interface Places {
+  fish: number[]
+  bite: number[]
+}
+const placesFor = (count: number): Places => ({
+  fish: new Array<number>(count).fill(0),
+  bite: new Array<number>(count).fill(0),
+})
+
+/** What a finish looks like one way; its places in the eye's space are written to `places` from `at` on, times `root`. */
+function lookFrom(finish: Finish, way: StageWay, places: Places | null, at: number, root: number): WaySight {
   const { view, lights } = way
   const axes = axesPerPart(view.receptors)
-  const out: WaySight = {
-    sightM: Math.min(NEAREST_M, view.capM),
-    colourM: 0,
-    contrastBite: 0,
-    contrastFish: 0,
-    internalJnd: 0,
-    colourJnd: 0,
-  }
+  let sightM = Math.min(NEAREST_M, view.capM)
+  let colourM = 0
+  let contrastBite = 0
+  let contrastFish = 0
+  let colourJnd = 0
   let total = 0
   for (const p of finish.parts) total += p.share * lights[p.part]!.shows
   let lightest = -Infinity
   let darkest = Infinity
-  const { fish, bite } = places
+  let next = at
   for (const p of finish.parts) {
     const share = total > 0 ? (p.share * lights[p.part]!.shows) / total : 0
-    if (share <= 0) {
-      for (let a = 0; a < axes; a++) {
-        fish.push(0)
-        bite.push(0)
+    if (share > 0) {
+      const seen = rememberedLook(p, way)
+      if (places) {
+        const w = root * Math.sqrt(share)
+        for (let a = 0; a < axes; a++) {
+          places.fish[next + a] = w * seen.fish[a]!
+          places.bite[next + a] = w * seen.bite[a]!
+        }
       }
-      continue
+      if (seen.sightM > sightM) sightM = seen.sightM
+      if (seen.colourM > colourM) colourM = seen.colourM
+      contrastFish += share * seen.contrastFish
+      contrastBite += share * seen.contrastBite
+      colourJnd += share * seen.colourJnd
+      if (share > EDGE_SHARE) {
+        if (seen.fish[0]! > lightest) lightest = seen.fish[0]!
+        if (seen.fish[0]! < darkest) darkest = seen.fish[0]!
+      }
     }
-    const seen = rememberedLook(p, way)
-    const w = root * Math.sqrt(share)
-    for (let a = 0; a < axes; a++) {
-      fish.push(w * seen.fish[a]!)
-      bite.push(w * seen.bite[a]!)
-    }
-    out.sightM = Math.max(out.sightM, seen.sightM)
-    out.colourM = Math.max(out.colourM, seen.colourM)
-    out.contrastFish += share * seen.contrastFish
-    out.contrastBite += share * seen.contrastBite
-    if (share > EDGE_SHARE) {
-      lightest = Math.max(lightest, seen.fish[0]!)
-      darkest = Math.min(darkest, seen.fish[0]!)
-    }
-    out.colourJnd += share * seen.colourJnd
+    next += axes
   }
-  out.internalJnd = lightest > darkest ? lightest - darkest : 0
-  return out
+  const internalJnd = lightest > darkest ? lightest - darkest : 0
+  return { sightM, colourM, contrastBite, contrastFish, internalJnd, colourJnd }
 }
 
+const placesIn = (finish: Finish, way: StageWay) => finish.parts.length * axesPerPart(way.view.receptors)
+
 const sideFrom = (finish: Finish, way: StageWay): SideSight => {
-  const places = { fish: [], bite: [] }
-  return { ...lookFrom(finish, way, places, 1), ...places }
+  const places = placesFor(placesIn(finish, way))
+  const { sightM, colourM, contrastBite, contrastFish, internalJnd, colourJnd } = lookFrom(finish, way, places, 0, 1)
+  return { sightM, colourM, contrastBite, contrastFish, internalJnd, colourJnd, ...places }
 }
 
 /** What a finish looks like from all sides. */
@@ -215,21 +221,25 @@ export function look(finish: Finish, { ways, headings: shares }: Stage): Sight {
   }
   // A mean of ranges and contrasts, not of radiances, since a fish looks one way at a time. Places in the eye's space
   // are set side by side, so that their distance is the root mean square of the ways' distances.
-  const places = { fish: [], bite: [] }
-  const unasked = { fish: [], bite: [] }
-  const headings = {} as Record<Heading, WaySight>
-  const level: SideSight = { ...NOTHING, ...places }
-  for (const h of HEADINGS) {
+  const each = placesIn(finish, ways.across)
+  let asked = 0
+  for (const h of HEADINGS) if (shares[h] > 0) asked++
+  const { fish, bite } = placesFor(asked * each)
+  const level: SideSight = { ...NOTHING, fish, bite }
+  const seenBy = (h: Heading): WaySight => {
     const share = shares[h]
-    const seen = lookFrom(finish, ways[h], share > 0 ? places : unasked, Math.sqrt(share))
-    headings[h] = seen
+    const seen = lookFrom(finish, ways[h], share > 0 ? level : null, at, Math.sqrt(share))
+    if (share > 0) at += each
     level.sightM += share * seen.sightM
     level.colourM += share * seen.colourM
     level.contrastBite += share * seen.contrastBite
     level.contrastFish += share * seen.contrastFish
     level.internalJnd += share * seen.internalJnd
     level.colourJnd += share * seen.colourJnd
+    return seen
   }
+  let at = 0
+  const headings = { toward: seenBy('toward'), across: seenBy('across'), away: seenBy('away') }
   return { level, below, above, headings }
 }
 const NOTHING: WaySight = {

@@ -37,29 +37,26 @@ export function partLights(lure: LureId, field: LightField, view: View): Partial
   return lights
 }
 
-/** How much a coat's radiance stands off what is behind it, into `out`: what the eye has to see it by. */
+/** Radiance of matte white by irradiance, per steradian. */
+const LAMBERT = 1 / Math.PI
+
+/**
+ * How much a coat's radiance (light-model section 4: diffuse, mirrored, passed through from behind, and glow) stands
+ * off what is behind it, into `out`: what the eye has to see it by.
+ */
 export function standsOff(
   out: Spectrum,
   o: CoatOptics,
   light: Pick<PartLight, 'irradiance' | 'image'>,
   near: Spectrum,
 ): void {
-  radianceOf(out, o, light, near)
-  for (let i = 0; i < BANDS; i++) out[i]! -= near[i]!
-}
-
-/** Radiance of a coat into `out` (light-model section 4): diffuse, mirrored, passed through from behind, and glow. */
-function radianceOf(
-  out: Spectrum,
-  o: CoatOptics,
-  light: Pick<PartLight, 'irradiance' | 'image'>,
-  near: Spectrum,
-): void {
+  const { reflect, mirror, transmit } = o
+  const { irradiance, image } = light
   for (let i = 0; i < BANDS; i++) {
-    const diffuse = (o.reflect[i]! * light.irradiance[i]!) / Math.PI
-    out[i] = diffuse + o.mirror[i]! * light.image[i]! + o.transmit[i]! * near[i]!
+    const diffuse = reflect[i]! * irradiance[i]! * LAMBERT
+    out[i] = diffuse + mirror[i]! * image[i]! + (transmit[i]! - 1) * near[i]!
   }
   if (!o.glow) return
-  const glow = (o.glow.efficiency * dot(o.glow.absorb, light.irradiance)) / Math.PI
+  const glow = o.glow.efficiency * dot(o.glow.absorb, irradiance) * LAMBERT
   for (let i = 0; i < BANDS; i++) out[i]! += glow * o.glow.emit[i]!
 }
