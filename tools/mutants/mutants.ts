@@ -19,8 +19,8 @@ const HANDS = 2
 const PROJECTS = ['unit', 'service'].filter(p =>
   readFileSync(join(ROOT, 'vitest.config.ts'), 'utf8').includes(`'${p}'`),
 )
-/** A slip that makes a loop endless counts as noticed after this long, ms. */
-const PATIENCE_MS = 120_000
+/** A slip that makes a loop endless counts as noticed after this long, ms: far more than the tests take. */
+const PATIENCE_MS = 400_000
 
 const listed = spawnSync('git', ['ls-files', 'core', 'shared', 'app', 'server'], { cwd: ROOT, encoding: 'utf8' }).stdout
 const files = listed
@@ -81,7 +81,10 @@ function tests(dir: string, file: string): Promise<boolean> {
       env: { ...process.env, CI: 'true' },
     })
     // The whole group: a runner's own workers would go round for ever.
-    const timer = setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), PATIENCE_MS)
+    const timer = setTimeout(() => {
+      endless++
+      process.kill(-child.pid!, 'SIGKILL')
+    }, PATIENCE_MS)
     child.on('exit', code => {
       clearTimeout(timer)
       done(code === 0)
@@ -91,6 +94,7 @@ function tests(dir: string, file: string): Promise<boolean> {
 
 Object.assign(process.env, testDatabase('start', ROOT))
 const survivors: Slip[] = []
+let endless = 0
 const tally = new Map<string, { made: number; survived: number }>()
 let next = 0
 let done = 0
@@ -121,4 +125,4 @@ console.log('\nroom                     made  survived')
 for (const [name, t] of [...tally].sort())
   console.log(`${name.padEnd(24)} ${String(t.made).padStart(4)}  ${String(t.survived).padStart(8)}`)
 const share = (100 * survivors.length) / slips.length
-console.log(`\n${survivors.length} of ${slips.length} survived (${share.toFixed(1)} %)`)
+console.log(`\n${survivors.length} of ${slips.length} survived (${share.toFixed(1)} %); ${endless} ran without end`)
