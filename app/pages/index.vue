@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { localTime } from '~/reading/clock'
 import { computed, onMounted, ref } from 'vue'
 import CallsPanel from '~/components/calls/CallsPanel.vue'
 import LurePicker from '~/components/calls/LurePicker.vue'
@@ -42,7 +41,7 @@ const held = ref(false)
 const chosenId = ref<string | null>(null)
 /** Five distances about where the fish is, the fish's own in second place. */
 const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.reading.fishM))
-const { screen, plate, slow, failed, cancel } = useScreen(() => ({
+const answers = useScreen(() => ({
   request: requestOf(store.reading, settings.units),
   depthsM: COLUMN_STOPS.map(f => f * reachM.value),
   side: store.reading.side,
@@ -50,8 +49,10 @@ const { screen, plate, slow, failed, cancel } = useScreen(() => ({
   selectedId: chosenId.value,
   stripM: stripM.value,
   draft: held.value,
+  waterId: store.reading.waterId,
 }))
-const { keep } = useKeeping(screen)
+const { screen, plate, slow, failed, cancel } = answers
+const { keep } = useKeeping(answers)
 
 type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
@@ -63,12 +64,6 @@ function choose(id: string) {
   if (phone.value) sheet.value = 'plate'
 }
 
-const place = computed(() => {
-  const d = localTime(store.reading.timeMs, store.reading.zone).toFormat('ccc d LLL')
-  const { latitude } = store.reading
-  const where = waters.current?.name ?? `${Math.abs(latitude).toFixed(1)}° ${latitude < 0 ? 'S' : 'N'}`
-  return `${d}\n${where}`
-})
 const phase = computed(() => {
   const shown = store.reading.season ?? screen.value?.phase
   return shown ? seasonWords(shown, store.reading.species) : ''
@@ -113,6 +108,14 @@ const TITLES: Record<SheetName, string> = {
 
 <template>
   <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-19' : 'main-grid grid h-dvh overflow-hidden'">
+    <TopBar
+      class="col-span-full"
+      :part="phone ? 'head' : 'whole'"
+      :kept="calls.all.length"
+      @conditions="open('conditions')"
+      @kept="open('kept')"
+      @help="open('help')"
+    />
     <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'">
       <HintStrip />
       <WaterColumn
@@ -120,9 +123,7 @@ const TITLES: Record<SheetName, string> = {
         v-model:held="held"
         :class="phone ? 'h-101 landscape:h-[86dvh]' : 'min-h-0 flex-1'"
         :phone="phone"
-        :place="place"
         @food="open('food')"
-        @place="open('conditions')"
       />
     </div>
     <nav
@@ -142,20 +143,13 @@ const TITLES: Record<SheetName, string> = {
     </nav>
     <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'xl:contents'">
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
-        <TopBar
-          v-if="!phone"
-          :kept="calls.all.length"
-          @conditions="open('conditions')"
-          @kept="open('kept')"
-          @help="open('help')"
-        />
         <StatusLine :slow="slow" :failed="failed" @cancel="cancel" />
         <LurePicker ref="picker" />
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
         <TopBar
           v-if="phone"
-          class="border-t-2"
+          part="foot"
           :kept="calls.all.length"
           @conditions="open('conditions')"
           @kept="open('kept')"

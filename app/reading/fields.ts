@@ -106,7 +106,7 @@ export const READING = {
   lure: field<Word<typeof fields.lure>>('lure', 'lure', 'shallow-crankbait', word(fields.lure)),
   species: field<Word<typeof fields.species>>('fish', 'species', 'largemouth-bass', word(fields.species)),
   school: field<Word<typeof fields.school>>('school', 'school', 'balanced', word(fields.school)),
-  visibilityM: field('vis', 'water.visibilityM', 1.5, number(water.visibilityM, 2)),
+  visibilityM: field('vis', 'water.visibilityM', 1.5, number(water.visibilityM, 3)),
   tint: field<Word<typeof water.tint>>('tint', 'water.tint', 'green', word(water.tint)),
   temperatureC: field<number | null>('temp', 'water.temperatureC', 14.5, orNone(number(water.temperatureC, 1))),
   trend: field<Word<typeof water.trend> | null>('trend', 'water.trend', null, orNone(word(water.trend))),
@@ -130,11 +130,11 @@ export const READING = {
   forage: field<Shares>('food', 'forage', [], shares),
   clues: field<readonly Word<typeof fields.clues.of>[]>('clues', 'clues', [], words(fields.clues)),
   /** null: deep, or not known. */
-  waterM: field<number | null>('bottom', 'water.depthM', null, orNone(number(water.depthM, 2))),
+  waterM: field<number | null>('bottom', 'water.depthM', null, orNone(number(water.depthM, 3))),
   /** null: the lure's usual depth. */
-  depthM: field<number | null>('depth', 'depthM', 1.5, orNone(number(fields.depthM, 2))),
+  depthM: field<number | null>('depth', 'depthM', 1.5, orNone(number(fields.depthM, 3))),
   background: field<Word<typeof fields.background>>('behind', 'background', 'rock', word(fields.background)),
-  fishM: field('range', 'fishM', 0.3, number(fields.fishM, 2)),
+  fishM: field('range', 'fishM', 0.3, number(fields.fishM, 3)),
   side: field<Side>('side', null, 'level', word({ words: SIDES })),
   fishedThrough: field<readonly Word<typeof fields.fishedThrough.of>[]>(
     'shown',

@@ -81,6 +81,13 @@ describe('a reading in the address', () => {
     const keys = Object.values(READING).map(f => f.key)
     expect(new Set(keys).size).toBe(keys.length)
   })
+  it('comes back as it is seen, whatever was dragged to', () => {
+    const store = useReadingStore()
+    store.set({ visibilityM: 1.2345678, depthM: 0.987654321, fishM: 1 / 3, waterM: 4.56789, temperatureC: 14.4444 })
+    store.set({ cloud: 0.123456, latitude: 34.123456, timeMs: Date.UTC(2026, 4, 1, 9, 8, 7) })
+    expect(readingFromQuery(readingQuery(store.reading))).toEqual({ ...store.reading })
+    expect(store.reading).toMatchObject({ visibilityM: 1.235, depthM: 0.988, fishM: 0.333 })
+  })
   it('leaves out lists that are empty', () => {
     const query = readingQuery(firstReading())
     expect(query).not.toHaveProperty('clues')

@@ -44,13 +44,18 @@ export function requestOf(r: Reading, units: NonNullable<Request['units']>): Req
 /** A list without Vue's watching wrapper, which cannot be sent to a worker. */
 const toPlain = (v: unknown): unknown => (Array.isArray(v) ? v.map(e => (typeof e === 'object' ? { ...e } : e)) : v)
 
-/** Hold the numbers of a change within what the server takes. */
+/**
+ * Hold a change to what the server takes and a link can carry: numbers within their limits, and everything as it comes
+ * back from the address, so that whoever opens the link sees what was seen.
+ */
 export function withinLimits(patch: Partial<Reading>): Partial<Reading> {
   const held: Partial<Record<ReadingKey, unknown>> = { ...patch }
   for (const key of Object.keys(patch) as ReadingKey[]) {
-    const { limits } = READING[key] as ReadingField<unknown>
+    const { limits, write, read } = READING[key] as ReadingField<unknown>
     const value = held[key]
-    if (limits && typeof value === 'number') held[key] = Math.min(limits[1], Math.max(limits[0], value))
+    const within = limits && typeof value === 'number' ? Math.min(limits[1], Math.max(limits[0], value)) : value
+    const linked = read(write(within))
+    held[key] = linked === undefined ? within : linked
   }
   return held as Partial<Reading>
 }

@@ -41,12 +41,19 @@ export interface InSight {
  */
 export interface Answers {
   screen: Readonly<ShallowRef<ScreenModel | null>>
+  /** What the answer on the screen was asked: whatever is kept is kept with its own question. */
+  asked: Readonly<ShallowRef<Asked | null>>
   list: Readonly<ShallowRef<ListShown | null>>
   plate: Readonly<ShallowRef<ScreenModel | null>>
   inSight: ShallowRef<InSight>
 }
+/** What an answer was asked, and for which water. */
+export interface Asked {
+  request: ScreenAsk['request']
+  waterId: string | null
+}
 /** What is asked; `draft` while a finger is on a control. */
-type Question = Omit<ScreenAsk, 'draftRows'> & { draft: boolean }
+type Question = Omit<ScreenAsk, 'draftRows'> & { draft: boolean; waterId: string | null }
 const KEY: InjectionKey<Answers> = Symbol('answers')
 
 export function useAnswers(): Answers {
@@ -63,6 +70,7 @@ export function useAnswers(): Answers {
  */
 export function useScreen(ask: () => Question) {
   const screen = shallowRef<ScreenModel | null>(null)
+  const asked = shallowRef<Asked | null>(null)
   const list = shallowRef<ListShown | null>(null)
   const plate = shallowRef<ScreenModel | null>(null)
   const inSight = shallowRef<InSight>({ first: 0, count: 10 })
@@ -94,9 +102,9 @@ export function useScreen(ask: () => Question) {
     return workScreen(ask)
   })
 
-  async function run({ draft, ...q }: Question): Promise<void> {
+  async function run({ draft, waterId, ...q }: Question): Promise<void> {
     if (busy) {
-      next = { ...q, draft }
+      next = { ...q, draft, waterId }
       return
     }
     busy = true
@@ -122,6 +130,7 @@ export function useScreen(ask: () => Question) {
       // What came is unpacked in this frame and shown in the next.
       if (draftOf) await frame()
       screen.value = answer
+      asked.value = { request: q.request, waterId }
       await frame()
       const before = list.value?.answer ?? answer
       for (let fresh = 1, began = performance.now(); draftOf && fresh < inSight.value.count; fresh++) {
@@ -138,7 +147,7 @@ export function useScreen(ask: () => Question) {
       failed.value = false
     } catch {
       failed.value = true
-      again(draft, q)
+      again({ ...q, draft, waterId })
     } finally {
       clearTimeout(timer)
       slow.value = false
@@ -152,9 +161,9 @@ export function useScreen(ask: () => Question) {
   /**
    * Neither a worker nor the page could work it out, so its code is not to be had just now: ask once more in a while.
    */
-  function again(draft: boolean, q: Omit<Question, 'draft'>): void {
+  function again(q: Question): void {
     clearTimeout(retry)
-    retry = setTimeout(() => void run({ ...q, draft }), AGAIN_MS)
+    retry = setTimeout(() => void run(q), AGAIN_MS)
   }
 
   /** Give up what is being worked out; the answer on the screen stays. The next change starts a new worker. */
@@ -176,7 +185,7 @@ export function useScreen(ask: () => Question) {
     clearTimeout(retry)
     end()
   })
-  const answers = { screen, list, plate, inSight }
+  const answers = { screen, asked, list, plate, inSight }
   provide(KEY, answers)
   return { ...answers, slow, failed, cancel }
 }

@@ -56,6 +56,24 @@ describe('who works out the screen', () => {
     expect(await work(ASK)).toEqual(answer('page'))
     expect(make).toHaveBeenCalledTimes(2)
   })
+  it('is a second worker when the first stays silent, and only then', async () => {
+    vi.useFakeTimers()
+    try {
+      const silent: Work = { work: () => new Promise(() => {}), onBroken: () => {}, end: vi.fn() }
+      const hands = [silent, fakeHand('answers')]
+      const make = vi.fn(() => hands[make.mock.calls.length - 1]!)
+      const { work } = workerHand(make, onPage)
+      const got = work(ASK)
+      await vi.advanceTimersByTimeAsync(7900)
+      expect(make).toHaveBeenCalledTimes(1)
+      await vi.advanceTimersByTimeAsync(200)
+      expect(await got).toEqual(answer('worker'))
+      expect(silent.end).toHaveBeenCalled()
+      expect(vi.getTimerCount()).toBe(0)
+    } finally {
+      vi.useRealTimers()
+    }
+  })
   it('says so where even the page cannot', async () => {
     const { work } = workerHand(
       () => fakeHand('breaks'),

@@ -8,11 +8,13 @@ export interface Hand<Ask, Answer> {
 
 /** A worker that breaks is made anew so many times; after that the page does the work. */
 const RETRIES = 1
+/** A worker that has said nothing for this long is taken for broken, ms: hundreds of times what an answer takes. */
+const SILENT_MS = 8000
 
 /**
  * Who does heavy work for the page: a worker while one is to be had, the page itself where none is. A worker that is
  * refused, cannot be loaded or breaks down gives back what it was working on: a new one takes it up once, then the
- * page does, slower but the same.
+ * page does, slower but the same. One that stays silent is taken for broken.
  * @param makeHand makes a worker; may throw where workers are refused
  * @param onPage works on the page; rejects where even its code cannot be had
  */
@@ -44,7 +46,7 @@ export function workerHand<Ask, Answer>(makeHand: () => Hand<Ask, Answer>, onPag
     while (failures <= RETRIES) {
       try {
         const taken = take()
-        return await Promise.race([taken.work(ask), broken!])
+        return await heard(Promise.race([taken.work(ask), broken!]))
       } catch {
         failures++
         drop()
@@ -53,4 +55,12 @@ export function workerHand<Ask, Answer>(makeHand: () => Hand<Ask, Answer>, onPag
     return onPage(ask)
   }
   return { work, end: drop }
+}
+
+/** The same answer, or a rejection once nothing was heard for too long. */
+function heard<Answer>(answer: Promise<Answer>): Promise<Answer> {
+  return new Promise((resolve, reject) => {
+    const timer = setTimeout(() => reject(new Error('the worker is silent')), SILENT_MS)
+    answer.then(resolve, reject).finally(() => clearTimeout(timer))
+  })
 }

@@ -2,9 +2,11 @@ import { computed } from 'vue'
 import { celsiusOf, fahrenheitOf, feetOf, metresOf } from '#core/units'
 import { lengthWords, temperatureWords } from '#core/words/quantities'
 import { useSettingsStore } from './store'
+import type { Quantity } from './typed'
 
 /** A number as the angler reads and types it, and back. */
 export interface Scale {
+  of: Quantity
   unit: string
   step: number
   decimals: number
@@ -18,13 +20,13 @@ export function useUnits() {
   const us = computed(() => settings.units === 'us')
   const length = computed<Scale>(() =>
     us.value
-      ? { unit: 'ft', step: 0.1, decimals: 1, show: feetOf, read: metresOf }
-      : { unit: 'm', step: 0.05, decimals: 2, show: m => m, read: m => m },
+      ? { of: 'length', unit: 'ft', step: 0.1, decimals: 1, show: feetOf, read: metresOf }
+      : { of: 'length', unit: 'm', step: 0.05, decimals: 2, show: m => m, read: m => m },
   )
   const temperature = computed<Scale>(() =>
     us.value
-      ? { unit: '°F', step: 1, decimals: 0, show: fahrenheitOf, read: celsiusOf }
-      : { unit: '°C', step: 0.5, decimals: 1, show: c => c, read: c => c },
+      ? { of: 'temperature', unit: '°F', step: 1, decimals: 0, show: fahrenheitOf, read: celsiusOf }
+      : { of: 'temperature', unit: '°C', step: 0.5, decimals: 1, show: c => c, read: c => c },
   )
   return {
     length,

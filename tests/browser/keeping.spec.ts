@@ -24,6 +24,22 @@ for (const status of [429, 408, 413, 401, 404, 500]) {
   })
 }
 
+test('what is kept is the pick with the question it answered, also in the moment after the lure was changed', async ({
+  page,
+}) => {
+  await page.setViewportSize(SIZES.desk)
+  await open(page)
+  const seen = await firstCall(page).getAttribute('data-finish')
+  const sent = page.waitForRequest(r => r.method() === 'PUT' && r.url().includes('/calls/'))
+  await page.evaluate(() => {
+    document.querySelector<HTMLInputElement>('input[name=lure][value=spinnerbait]')!.click()
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 't', bubbles: true }))
+  })
+  const body = (await sent).postDataJSON() as { asked: { lure: string }; tiedOn: string }
+  expect(body.tiedOn).toBe(seen)
+  expect(body.tiedOn.startsWith(`${body.asked.lure}.`)).toBe(true)
+})
+
 test('a call whose water is refused says so, stays, and can be kept without it', async ({ page, context }) => {
   await page.setViewportSize(SIZES.desk)
   const faults = [{ path: 'waterId', code: 'unknown', message: 'That water is not one of yours.' }]

@@ -61,6 +61,7 @@ function workshop(): string {
     'server',
     'tests',
     'tools',
+    'docs',
     'package.json',
     'vitest.config.ts',
     'tsconfig.json',
@@ -92,7 +93,21 @@ function tests(dir: string, file: string): Promise<boolean> {
   })
 }
 
+/** Tests that fail by themselves would notice every slip: without one, all must pass. */
+async function mustPass(): Promise<void> {
+  const dir = workshop()
+  try {
+    if (await tests(dir, 'core/units.ts')) return
+    console.error('The tests of this copy fail without any slip; mend them first.')
+    process.exitCode = 1
+    throw new Error('tests fail by themselves')
+  } finally {
+    rmSync(dir, { recursive: true, force: true })
+  }
+}
+
 Object.assign(process.env, testDatabase('start', ROOT))
+await mustPass()
 const survivors: Slip[] = []
 let endless = 0
 const tally = new Map<string, { made: number; survived: number }>()

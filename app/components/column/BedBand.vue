@@ -8,7 +8,7 @@ import { BACKGROUND_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 
 /** The floor of the picture: bottom, weed or wood, drawn in ink, and the choice of what is behind the lure. */
-defineProps<{ pick: boolean }>()
+const props = defineProps<{ pick: boolean }>()
 const store = useReadingStore()
 const c = useColumn()
 const kind = computed(() => BACKGROUNDS[store.reading.background].kind)
@@ -25,10 +25,13 @@ const stones = computed(() => {
   if (!['rock', 'gravel', 'oyster', 'open', 'wood'].includes(bg.value)) return []
   const r = scatter(23)
   const big = bg.value === 'rock'
+  // Where words stand on the bed it stays plain.
+  const plainFrom = c.width.value * (props.pick ? 0.66 : 0.44)
   return Array.from({ length: big ? 16 : 34 }, () => {
     const w = big ? 22 + r() * 34 : 5 + r() * 9
     const x = r() * c.width.value
     const y = y0.value + 10 + r() * (c.height.value - y0.value - 12)
+    if (x + w / 2 > plainFrom) return ''
     return `M${x - w / 2} ${y + w * 0.3}L${x - w * 0.3} ${y - w * 0.25}L${x + w * 0.15} ${y - w * 0.34}
       L${x + w / 2} ${y + w * 0.1}L${x + w * 0.36} ${y + w * 0.34}Z`
   })

@@ -24,6 +24,11 @@ const shape = computed(() => {
 const hatch = computed(() =>
   Array.from({ length: 4 }, (_, i) => `M${left.value + 8 + i * 6} ${y.value + 14 - i * 4}H${width.value}`).join(''),
 )
+/** The words stand right of the handle, or above it where there is no room. */
+const words = computed(() => {
+  const room = left.value + 22 <= width.value - 96
+  return room ? { x: left.value + 22, y: y.value - 16 } : { x: width.value - 96, y: y.value - 56 }
+})
 const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(cloud.value * 100)} %`))
 </script>
 
@@ -63,7 +68,7 @@ const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(c
   <button
     type="button"
     class="figure absolute flex min-h-9 items-center bg-sky2 px-1 text-note font-semibold text-ink"
-    :style="{ left: `${Math.min(left + 22, width - 96)}px`, top: `${y - 16}px` }"
+    :style="{ left: `${words.x}px`, top: `${words.y}px` }"
     :aria-pressed="store.reading.rain"
     :aria-label="store.reading.rain ? 'Rain is on. Stop the rain' : `${text}. Make it rain`"
     @click="store.set({ rain: !store.reading.rain })"

@@ -26,9 +26,13 @@ const deg = computed(() =>
 const moon = computed(() => moonFraction(s.value.timeMs))
 const isNight = computed(() => deg.value < CIVIL_DEG)
 
-const pad = 14
-const xOf = (m: number) => pad + (m / DAY_MIN) * (width.value - 2 * pad)
+/** The day keeps clear of the cloud's and the wind's handles on the right. */
+const [LEFT, RIGHT] = [14, 96] as const
+const dayPx = computed(() => width.value - LEFT - RIGHT)
+const xOf = (m: number) => LEFT + (m / DAY_MIN) * dayPx.value
 const top = 24
+/** Breadth that the sun and its rays want to either side, px. */
+const SUN_PX = 30
 const yOf = (d: number) => skyH.value - 12 - (Math.max(0, d) / 90) * (skyH.value - 12 - top)
 const line = computed(() =>
   path.value
@@ -36,31 +40,29 @@ const line = computed(() =>
     .map((p, i) => `${i ? 'L' : 'M'}${xOf(p.minute).toFixed(1)} ${yOf(p.deg).toFixed(1)}`)
     .join(''),
 )
+const sun = computed(() => ({ x: xOf(minute.value), y: yOf(deg.value) - (deg.value < HORIZON_DEG ? 10 : 0) }))
 const ticks = computed(() =>
   path.value
     .filter(p => p.minute % 180 === 0 && p.deg > 3)
     .map(p => {
       const x = xOf(p.minute)
-      // The cloud's own words hide what is behind them.
-      return { x, y: yOf(p.deg), h: p.minute / 60, clear: x < cloudX.value - 8 || x > cloudX.value + 104 }
+      // The cloud's own words hide what is behind them, and the sun wants room for itself.
+      const clear = (x < cloudX.value - 8 || x > cloudX.value + 104) && Math.abs(x - sun.value.x) > SUN_PX
+      return { x, y: yOf(p.deg), h: p.minute / 60, clear }
     }),
 )
-/** Stretches of the day by a test on the sun's height, as x and width. */
-function stretches(test: (d: number) => boolean) {
-  const out: { x: number; w: number }[] = []
-  for (let i = 0; i < path.value.length - 1; i++) {
-    if (!test(path.value[i]!.deg)) continue
-    const x = xOf(path.value[i]!.minute)
-    const w = xOf(path.value[i + 1]!.minute) - x
-    const last = out.at(-1)
-    if (last && Math.abs(last.x + last.w - x) < 0.5) last.w += w
-    else out.push({ x, w })
-  }
-  return out
-}
-const nights = computed(() => stretches(d => d < CIVIL_DEG))
-const twilights = computed(() => stretches(d => d >= CIVIL_DEG && d < HORIZON_DEG))
-const sun = computed(() => ({ x: xOf(minute.value), y: yOf(deg.value) - (deg.value < HORIZON_DEG ? 10 : 0) }))
+/** Where the path stands on the horizon: first and last light, with their hours. */
+const feet = computed(() => {
+  const points = path.value
+  return points.slice(1).flatMap((b, i) => {
+    const a = points[i]!
+    const rises = a.deg < HORIZON_DEG && b.deg >= HORIZON_DEG
+    const sets = a.deg >= HORIZON_DEG && b.deg < HORIZON_DEG
+    if (!rises && !sets) return []
+    const at = a.minute + ((HORIZON_DEG - a.deg) / (b.deg - a.deg)) * (b.minute - a.minute)
+    return [{ x: xOf(at), text: clock(Math.round(at)), rises }]
+  })
+})
 const words = computed(() => sunWords(deg.value, moon.value))
 function setMinute(m: number) {
   store.set({
@@ -72,27 +74,19 @@ function setMinute(m: number) {
 <template>
   <svg :width="width" :height="skyH" class="absolute top-0 left-0" aria-hidden="true">
     <rect :width="width" :height="skyH" fill="var(--sky)" />
-    <rect
-      v-for="(n, i) in nights"
-      :key="`n${i}`"
-      :x="n.x"
-      :y="0"
-      :width="n.w"
-      :height="skyH"
-      fill="var(--ink)"
-      opacity=".16"
-    />
-    <rect
-      v-for="(n, i) in twilights"
-      :key="`t${i}`"
-      :x="n.x"
-      :y="0"
-      :width="n.w"
-      :height="skyH"
-      fill="var(--ink)"
-      opacity=".07"
-    />
     <path :d="line" fill="none" stroke="var(--ink)" stroke-width="1.2" />
+    <text
+      v-for="f in feet"
+      :key="f.text"
+      class="figure"
+      :x="f.x + (f.rises ? -5 : 5)"
+      :y="skyH - 17"
+      :text-anchor="f.rises ? 'end' : 'start'"
+      font-size="12"
+      fill="var(--ink2)"
+    >
+      {{ f.text }}
+    </text>
     <g v-for="t in ticks" :key="t.h" class="figure">
       <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" />
       <text
@@ -118,7 +112,7 @@ function setMinute(m: number) {
     :y="sun.y"
     :w="48"
     :h="48"
-    :move="(dx, _dy, from) => from + (dx / (width - 2 * pad)) * 1440"
+    :move="(dx, _dy, from) => from + (dx / dayPx) * DAY_MIN"
     @change="setMinute"
   >
     <svg viewBox="-24 -24 48 48" width="48" height="48" aria-hidden="true">
@@ -146,7 +140,7 @@ function setMinute(m: number) {
     </svg>
   </DragHandle>
   <!-- Before sunrise the path is low on the left, so this corner stays free of it. -->
-  <p class="figure pointer-events-none absolute top-9.5 left-4 leading-tight" aria-hidden="true">
+  <p class="figure pointer-events-none absolute top-2 left-4 leading-tight" aria-hidden="true">
     <span class="block text-title font-bold max-sm:text-lead">{{ clock(minute) }}</span>
     <span v-if="skyH > 95" class="block text-note font-medium whitespace-nowrap">{{ words }}</span>
   </p>

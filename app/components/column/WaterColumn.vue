@@ -21,10 +21,10 @@ import TintJars from './TintJars.vue'
 import WaterSurface from './WaterSurface.vue'
 
 /** The form that is a picture: sky, surface, water and floor, every reading set where it really is. */
-defineProps<{ phone: boolean; place: string }>()
+defineProps<{ phone: boolean }>()
 const reachM = defineModel<number>('reachM', { required: true })
 const held = defineModel<boolean>('held', { required: true })
-defineEmits<{ food: []; place: [] }>()
+defineEmits<{ food: [] }>()
 
 const store = useReadingStore()
 const { temperature } = useUnits()
@@ -78,10 +78,7 @@ const beams = computed(() =>
         <FishHandle />
         <LureHandle />
         <DiscHandle />
-        <div
-          class="absolute left-4"
-          :style="{ top: c.skyH.value > 120 ? '76px' : c.skyH.value > 95 ? '64px' : '50px' }"
-        >
+        <div class="absolute left-4" :style="{ top: c.skyH.value > 95 ? '44px' : '24px' }">
           <NumberField
             v-if="store.reading.temperatureC !== null"
             label="Water temperature"
@@ -106,15 +103,6 @@ const beams = computed(() =>
             Add water temperature
           </button>
         </div>
-        <h1 class="wide absolute top-2 left-4 text-lead font-extrabold">Piscator</h1>
-        <button
-          type="button"
-          class="figure absolute top-0 right-2 min-h-11 px-2 text-right text-note leading-tight font-semibold"
-          @click="$emit('place')"
-        >
-          <span class="whitespace-pre-line">{{ place }}</span>
-          <span class="off">. Change place and date</span>
-        </button>
       </template>
     </div>
     <SeasonStrip v-if="!phone" />

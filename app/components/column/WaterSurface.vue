@@ -61,7 +61,7 @@ const setLevel = (v: number) => store.set({ wind: WINDS_IN_ORDER[Math.round(v)]!
     </span>
   </DragHandle>
   <p
-    class="figure pointer-events-none absolute bg-sky/80 px-1 text-note font-semibold"
+    class="figure pointer-events-none absolute bg-sky px-1 text-note font-semibold"
     :style="{ right: '46px', top: `${skyH - 24}px` }"
     aria-hidden="true"
   >

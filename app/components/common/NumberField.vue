@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
+import { readTyped, roundLimits } from '~/settings/typed'
 import type { Scale } from '~/settings/useUnits'
 
 /** A number that is read at a glance, tapped, and typed. What was typed wrongly stays to be mended. */
@@ -13,6 +14,15 @@ const props = defineProps<{
   ink?: string
 }>()
 const emit = defineEmits<{ change: [value: number] }>()
+
+/** What is wrong and how to mend it. */
+const FAULT_WORDS = {
+  'not-a-number': (like: string, unit: string) => `Type a number, like ${like} or ${like} ${unit}.`,
+  'ambiguous-comma': () => 'Leave the comma out: it may be a thousand or a tenth.',
+  'other-unit': (like: string, unit: string) => `That is another unit. Type it like ${like} ${unit}.`,
+} as const
+/** Limits are met by what rounds to them. */
+const NEAR = 0.006
 
 const editing = ref(false)
 const draft = ref('')
@@ -28,16 +38,20 @@ async function open() {
   input.value?.select()
 }
 function commit(): boolean {
-  const n = Number(draft.value.replace(',', '.'))
-  const lo = Number(props.scale.show(props.min).toFixed(2))
-  const hi = Number(props.scale.show(props.max).toFixed(1))
-  if (draft.value.trim() === '' || !Number.isFinite(n)) fault.value = `Type a number, like ${shown.value}.`
-  else if (n < lo || n > hi) fault.value = `Between ${lo} and ${hi} ${props.scale.unit}.`
+  const { scale, min, max } = props
+  const typed = readTyped(draft.value, scale.of)
+  if ('fault' in typed) fault.value = FAULT_WORDS[typed.fault](shown.value, scale.unit)
   else {
-    fault.value = ''
-    editing.value = false
-    if (draft.value !== shown.value) emit('change', props.scale.read(n))
-    return true
+    const metric = 'metric' in typed ? typed.metric : scale.read(typed.bare)
+    if (metric < min - NEAR || metric > max + NEAR) {
+      const [lo, hi] = roundLimits(scale.show(min), scale.show(max), scale.decimals)
+      fault.value = `Between ${lo} and ${hi} ${scale.unit}.`
+    } else {
+      fault.value = ''
+      editing.value = false
+      if (draft.value !== shown.value) emit('change', Math.min(max, Math.max(min, metric)))
+      return true
+    }
   }
   return false
 }
@@ -73,7 +87,6 @@ function key(e: KeyboardEvent) {
       <input
         ref="input"
         v-model="draft"
-        inputmode="decimal"
         class="figure h-11 w-16 border-2 border-ink px-1 font-bold"
         :aria-invalid="!!fault"
         :aria-describedby="fault ? 'number-fault' : undefined"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useUnits } from '~/settings/useUnits'
+import { type Scale, useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { useWatersStore } from '~/waters/store'
 import { FAMILIES } from '#core/paintwork/families'
@@ -48,8 +48,22 @@ const waterOptions = computed(() => [
   { value: 'none', words: 'Another place' },
   ...waters.list.map(w => ({ value: w.id, words: w.name, note: w.kind })),
 ])
-const degrees = { unit: '°', step: 0.01, decimals: 2, show: (v: number) => v, read: (v: number) => v }
-const percent = { unit: '%', step: 5, decimals: 0, show: (v: number) => v * 100, read: (v: number) => v / 100 }
+const degrees: Scale = {
+  of: 'number',
+  unit: '°',
+  step: 0.01,
+  decimals: 2,
+  show: (v: number) => v,
+  read: (v: number) => v,
+}
+const percent: Scale = {
+  of: 'number',
+  unit: '%',
+  step: 5,
+  decimals: 0,
+  show: (v: number) => v * 100,
+  read: (v: number) => v / 100,
+}
 const local = computed(() => localTime(s.value.timeMs, s.value.zone))
 function setDate(e: Event) {
   const timeMs = onDate(s.value.timeMs, s.value.zone, (e.target as HTMLInputElement).value)
