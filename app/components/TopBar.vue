@@ -26,7 +26,7 @@ const settings = useSettingsStore()
           Water
         </NuxtLink>
       </nav>
-      <WhereWhen v-if="part === 'head'" short class="ml-auto" @change="$emit('conditions')" />
+      <WhereWhen v-if="part === 'head'" always class="ml-auto" @change="$emit('conditions')" />
     </template>
     <template v-if="part !== 'head'">
       <button type="button" class="bar" @click="$emit('conditions')">Conditions</button>
@@ -74,5 +74,10 @@ const settings = useSettingsStore()
   padding-inline: 9px;
   min-height: 44px;
   white-space: nowrap;
+}
+@media (max-width: 999px) {
+  .bar {
+    padding-inline: 6px;
+  }
 }
 </style>

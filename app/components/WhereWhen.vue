@@ -5,7 +5,7 @@ import { useReadingStore } from '~/reading/store'
 import { useWatersStore } from '~/waters/store'
 
 /** Which water and which day, one step back or forward at a time; the words open the full form. */
-defineProps<{ short?: boolean }>()
+defineProps<{ always?: boolean }>()
 defineEmits<{ change: [] }>()
 const store = useReadingStore()
 const waters = useWatersStore()
@@ -19,12 +19,20 @@ const step = (days: number) => store.set({ timeMs: local.value.plus({ days }).to
 
 <template>
   <div class="figure flex min-w-0 items-center text-note font-medium" role="group" aria-label="Where and when">
-    <button type="button" class="min-h-11 min-w-0 truncate px-1.5 font-bold" @click="$emit('change')">
+    <button
+      type="button"
+      class="min-h-11 min-w-0 truncate px-1.5 font-bold"
+      :class="always ? '' : 'max-[920px]:hidden'"
+      @click="$emit('change')"
+    >
       {{ where }}
       <span class="off">. Change place and date</span>
     </button>
     <button type="button" class="min-h-11 min-w-9" aria-label="The day before" @click="step(-1)">‹</button>
-    <span class="whitespace-nowrap">{{ local.toFormat(short ? 'd LLL' : 'ccc d LLL') }}</span>
+    <span class="whitespace-nowrap">
+      <span class="max-[999px]:hidden">{{ local.toFormat('ccc') }}</span>
+      {{ local.toFormat('d LLL') }}
+    </span>
     <button type="button" class="min-h-11 min-w-9" aria-label="The day after" @click="step(1)">›</button>
   </div>
 </template>
