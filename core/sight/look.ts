@@ -163,7 +163,9 @@ const placesFor = (count: number): Places => ({
   bite: new Array<number>(count).fill(0),
 })
 
-/** What a finish looks like one way; its places in the eye's space are written to `places` from `at` on, times `root`. */
+/**
+ * What a finish looks like one way; its places in the eye's space are written to `places` from `at` on, times `root`.
+ */
 function lookFrom(finish: Finish, way: StageWay, places: Places | null, at: number, root: number): WaySight {
   const { view, lights } = way
   const axes = axesPerPart(view.receptors)
