@@ -14,16 +14,10 @@ export interface WaySight {
   sightM: number
   /** Distance within which colour as such can be told, m; 0 where it never can. */
   colourM: number
-  /**
-   * Mean lightness contrast over the parts at biting distance and at the fish (Weber; negative is darker than behind
-   * it).
-   */
+  /** Mean lightness contrast over the parts at biting distance (Weber; negative is darker than behind it). */
   contrastBite: number
-  contrastFish: number
   /** Largest difference in lightness between two parts at the fish, in just-noticeable differences. */
   internalJnd: number
-  /** Mean colour distance from the background at the fish, in just-noticeable differences. */
-  colourJnd: number
 }
 
 /** What one side of a finish does to the eye. */
@@ -131,16 +125,14 @@ function lookAtPart(p: FinishPart, light: PartLight, finder: Rangefinder): PartL
   // Plain arrays: for a handful of numbers they are made several times faster than typed ones.
   const fish = axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5]
   const bite = axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5]
-  const contrastFish = place(fish, p.texture, light, finder, FISH_ROW)
+  place(fish, p.texture, light, finder, FISH_ROW)
   const contrastBite = place(bite, p.texture, light, finder, BITE_ROW)
   finder.weigh(BITE_ROW)
   const { any, colour } = finder
   return {
     sightM: Math.min(view.capM, finder.sightM(any)),
     colourM: Math.min(view.capM, finder.colourM(colour)),
-    contrastFish,
     contrastBite,
-    colourJnd: axes === 3 ? Math.abs(fish[2]!) : Math.sqrt(fish[2]! ** 2 + fish[3]! ** 2),
     fish,
     bite,
   }
@@ -172,8 +164,6 @@ function lookFrom(finish: Finish, way: StageWay, places: Places | null, at: numb
   let sightM = Math.min(NEAREST_M, view.capM)
   let colourM = 0
   let contrastBite = 0
-  let contrastFish = 0
-  let colourJnd = 0
   let total = 0
   for (const p of finish.parts) total += p.share * lights[p.part]!.shows
   let lightest = -Infinity
@@ -192,9 +182,7 @@ function lookFrom(finish: Finish, way: StageWay, places: Places | null, at: numb
       }
       if (seen.sightM > sightM) sightM = seen.sightM
       if (seen.colourM > colourM) colourM = seen.colourM
-      contrastFish += share * seen.contrastFish
       contrastBite += share * seen.contrastBite
-      colourJnd += share * seen.colourJnd
       if (share > EDGE_SHARE) {
         if (seen.fish[0]! > lightest) lightest = seen.fish[0]!
         if (seen.fish[0]! < darkest) darkest = seen.fish[0]!
@@ -203,15 +191,15 @@ function lookFrom(finish: Finish, way: StageWay, places: Places | null, at: numb
     next += axes
   }
   const internalJnd = lightest > darkest ? lightest - darkest : 0
-  return { sightM, colourM, contrastBite, contrastFish, internalJnd, colourJnd }
+  return { sightM, colourM, contrastBite, internalJnd }
 }
 
 const placesIn = (finish: Finish, way: StageWay) => finish.parts.length * axesPerPart(way.view.receptors)
 
 const sideFrom = (finish: Finish, way: StageWay): SideSight => {
   const places = placesFor(placesIn(finish, way))
-  const { sightM, colourM, contrastBite, contrastFish, internalJnd, colourJnd } = lookFrom(finish, way, places, 0, 1)
-  return { sightM, colourM, contrastBite, contrastFish, internalJnd, colourJnd, ...places }
+  const { sightM, colourM, contrastBite, internalJnd } = lookFrom(finish, way, places, 0, 1)
+  return { sightM, colourM, contrastBite, internalJnd, ...places }
 }
 
 /** What a finish looks like from all sides. */
@@ -235,9 +223,7 @@ export function look(finish: Finish, { ways, headings: shares }: Stage): Sight {
     level.sightM += share * seen.sightM
     level.colourM += share * seen.colourM
     level.contrastBite += share * seen.contrastBite
-    level.contrastFish += share * seen.contrastFish
     level.internalJnd += share * seen.internalJnd
-    level.colourJnd += share * seen.colourJnd
     return seen
   }
   let at = 0
@@ -248,9 +234,7 @@ const NOTHING: WaySight = {
   sightM: 0,
   colourM: 0,
   contrastBite: 0,
-  contrastFish: 0,
   internalJnd: 0,
-  colourJnd: 0,
 }
 
 /** Distance between two places in the eye's space, in just-noticeable differences. */

@@ -20,10 +20,8 @@ export interface Measured {
   natural: number
   /** How well it melts into what is behind it at biting distance, 0-1. */
   hidden: number
-  /** Lightness against the background at the fish (Weber), and between its own parts (just-noticeable differences). */
-  contrast: number
+  /** Largest difference in lightness between its own parts at the fish, in just-noticeable differences. */
   internalJnd: number
-  colourJnd: number
   /** How far across the water the angler can follow it, m; null but for surface lures. */
   anglerM: number | null
 }
@@ -78,9 +76,7 @@ export function measure(finish: Finish, scene: Scene, prey: readonly PreyLook[])
     colourM: Math.exp(bySide(lure, s => Math.log(Math.max(LEAST_M, sight[s].colourM)))),
     natural: total > 0 ? likeness / total : 0,
     hidden: Math.exp(-bySide(lure, s => norm(sight[s].bite)) / HIDDEN_JND),
-    contrast: bySide(lure, s => sight[s].contrastFish),
     internalJnd: bySide(lure, s => sight[s].internalJnd),
-    colourJnd: bySide(lure, s => sight[s].colourJnd),
     anglerM: lureType(lure).surface ? anglerSightM(finish, scene) : null,
   }
 }

@@ -50,15 +50,7 @@ describe('sight holds for every scene the schema admits', () => {
             expect(side.sightM).toBeGreaterThanOrEqual(0)
             expect(side.sightM).toBeLessThan(1000)
             expect(side.colourM).toBeLessThanOrEqual(side.sightM + 1e-9)
-            for (const v of [
-              side.colourM,
-              side.contrastBite,
-              side.contrastFish,
-              side.internalJnd,
-              side.colourJnd,
-              ...side.fish,
-              ...side.bite,
-            ])
+            for (const v of [side.colourM, side.contrastBite, side.internalJnd, ...side.fish, ...side.bite])
               expect(Number.isFinite(v)).toBe(true)
           }
           const flash = flashOf(f, scene.glitter, scene.eye, scene.stage.headings)

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { recommend } from '#core/ranking/recommend'
+import { edgesOf } from './edges'
+import { catalogueOf, coloursOf } from './paintwork'
 import { GOLDEN } from './requests'
 import { picksOf } from './picks'
 import { rulesOf } from './rules'
@@ -16,6 +18,9 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   ...SCREENS,
   picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),
   sweeps: sweepsOf,
+  edges: edgesOf,
+  colours: coloursOf,
+  catalogue: catalogueOf,
   rules: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, rulesOf(name)])),
 }
 
