@@ -44,21 +44,22 @@ export function differs(a: Measured, b: Measured): number {
 /** Least difference in kind for two rods of one rotation, as long as the box has anything that different. */
 const ENOUGH = 0.5
 
-/** Whether the fish takes two finishes for one. */
-export type Twins = (a: Measured, b: Measured) => boolean
+/** Whether the fish takes two finishes for one; `grouped` asks only whether they stand in one group of look-alikes. */
+export type Twins = (a: Measured, b: Measured, grouped?: boolean) => boolean
 
 /** Finishes that stand in one group of look-alikes, or lie within one just-noticeable difference, are twins. */
 export function twinsOf(alike: readonly (readonly Measured[])[]): Twins {
   const group = new Map(alike.flatMap((g, i) => g.map(m => [m.finish.id, i] as const)))
-  return (a, b) => {
+  return (a, b, grouped = false) => {
     const home = group.get(a.finish.id)
-    return (home !== undefined && home === group.get(b.finish.id)) || apartJnd(a, b) < 1
+    return (home !== undefined && home === group.get(b.finish.id)) || (!grouped && apartJnd(a, b) < 1)
   }
 }
 
 /**
  * Best of the finishes that the fish can tell from those already rigged and that differ enough in kind, or of the most
- * different there are; ties keep the order given. Where the water lets it tell none apart, any may do.
+ * different there are; ties keep the order given. Where it can tell none from them all, one of another group will do,
+ * and where the water hides everything, any.
  */
 function bestUnlike(
   list: readonly Judged[],
@@ -68,8 +69,8 @@ function bestUnlike(
 ): Judged {
   const unlike = (j: Judged) => Math.min(...rigged.map(r => differs(j, r)))
   const rest = list.filter(j => !rigged.includes(j))
-  const told = rest.filter(j => !rigged.some(r => twins(j, r)))
-  const from = told.length ? told : rest
+  const apart = (grouped: boolean) => rest.filter(j => !rigged.some(r => twins(j, r, grouped)))
+  const from = [apart(false), apart(true), rest].find(list => list.length > 0)!
   const least = Math.min(ENOUGH, Math.max(...from.map(unlike)))
   return from.filter(j => unlike(j) >= least).reduce((top, j) => (value(j) > value(top) ? j : top))
 }
