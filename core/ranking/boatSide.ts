@@ -1,4 +1,4 @@
-import { lightness } from '#core/lure/finish'
+import { type Traits, lightness } from '#core/lure/finish'
 import { lureType } from '#core/lure/types'
 import type { Judged } from '#core/ranking/judge'
 import { vanishingDepthM } from '#core/reading/disc'
@@ -22,17 +22,15 @@ export function boatSideOf(first: Judged, { scene, grades, conditions: c }: Mome
     return s + (share / total) * (up + SENDS_UP.pass * lightness(optics.transmit))
   }, 0)
   const lostM = vanishingDepthM(scene.column, level)
-  const look =
-    traits.opacity === 'translucent'
-      ? 'vanish'
-      : traits.flash === 'high'
-        ? 'flash'
-        : traits.vivid
-          ? 'glow'
-          : traits.tone === 'dark'
-            ? 'dark'
-            : 'show'
-  return { code: 'boat-side', params: { look, lostM } }
+  return { code: 'boat-side', params: { look: lookOf(traits), lostM } }
+}
+
+/** What a person sees of it first. */
+function lookOf({ opacity, flash, vivid, tone }: Traits) {
+  if (opacity === 'translucent') return 'vanish'
+  if (flash === 'high') return 'flash'
+  if (vivid) return 'glow'
+  return tone === 'dark' ? 'dark' : 'show'
 }
 
 /** What to change once colour has had its chance: sound where the lure has one to choose, else size, then speed. */

@@ -46,7 +46,10 @@ const whenTemperature =
 const can = (m: Moment, power: Power) => type(m).powers.includes(power)
 const inWater = (m: Moment, ...words: ClarityWord[]) => words.includes(clarityWord(m.conditions.visibilityM))
 const seesFar = (m: Moment) => inWater(m, 'clear', 'gin')
-const seesLittle = (m: Moment) => inWater(m, 'dirty', 'mud') || m.grades.night > 0.5
+const isDirty = (m: Moment) => inWater(m, 'dirty', 'mud')
+const seesLittle = (m: Moment) => isDirty(m) || m.grades.night > 0.5
+const isInWeed = (m: Moment) => BACKGROUNDS[m.conditions.background].kind === 'weed'
+const tideRuns = (m: Moment) => m.conditions.tide === 'rising' || m.conditions.tide === 'falling'
 
 const isFrog = (m: Moment) => is(m, 'walking-frog', 'popping-frog')
 const isPlug = (m: Moment) => is(m, 'walking-topwater', 'popper', 'buzzbait')
@@ -79,18 +82,18 @@ const LURE_WINDOW: readonly Rule[] = [
   whenTemperature(m => isPlug(m) && !type(m).salt && colder(m, 13), 'window.topwater-cold'),
   when(m => is(m, 'swim-jig') && m.conditions.phase === 'spawn', 'window.swim-jig-beds'),
   when(m => is(m, 'swim-jig') && warmer(m, 24), 'window.swim-jig-warm'),
-  when(m => is(m, 'swim-jig') && inWater(m, 'dirty', 'mud'), 'window.swim-jig-dirty'),
+  when(m => is(m, 'swim-jig') && isDirty(m), 'window.swim-jig-dirty'),
   when(
     m => is(m, 'swim-jig') && m.conditions.phase === 'autumn' && shareOf(m.conditions.prey.shares, 'shad') > 0.4,
     'window.swim-jig-shad',
   ),
-  when(m => is(m, 'spinnerbait') && inWater(m, 'clear', 'gin') && m.grades.windy < 0.3, 'window.spinnerbait-clear'),
+  when(m => is(m, 'spinnerbait') && seesFar(m) && m.grades.windy < 0.3, 'window.spinnerbait-clear'),
   when(
     m => is(m, 'spinnerbait') && m.conditions.background === 'green-weed' && m.grades.clear > 0.5,
     'window.spinnerbait-grass',
   ),
   when(m => is(m, 'jigging-spoon') && warmer(m, 13), 'window.spoon-warm'),
-  when(m => is(m, 'jerkbait') && inWater(m, 'dirty', 'mud'), 'window.jerkbait-dirty'),
+  when(m => is(m, 'jerkbait') && isDirty(m), 'window.jerkbait-dirty'),
   whenTemperature(m => m.conditions.phase === 'spawn' && colder(m, 9), 'window.cold-for-spawn'),
   whenTemperature(m => m.conditions.phase === 'winter' && warmer(m, 20), 'window.warm-for-winter'),
   outsideItsDepths,
@@ -121,7 +124,7 @@ const SOUND: readonly Rule[] = [
 
 const SIZE: readonly Rule[] = [
   firstOf(
-    when(m => inWater(m, 'dirty', 'mud'), 'size.bigger'),
+    when(isDirty, 'size.bigger'),
     when(m => seesFar(m) && m.conditions.pressure === 'high', 'size.smaller'),
   ),
 ]
@@ -139,7 +142,7 @@ const LINE: readonly Rule[] = [
       redBraidM: shows('red-braid'),
       leaderM: shows('leader'),
     }
-    const cover = BACKGROUNDS[m.conditions.background].kind === 'weed' || m.conditions.canopy === 'mat'
+    const cover = isInWeed(m) || m.conditions.canopy === 'mat'
     if (cover) return { code: 'line.cover', params }
     const braidM = Math.min(params.greenBraidM, params.yellowBraidM, params.redBraidM)
     const inspected = braidM > m.conditions.fishM && params.leaderM < WORTH_A_KNOT * braidM
@@ -157,8 +160,8 @@ const RETRIEVE: readonly Rule[] = [
     when(m => is(m, 'swim-jig'), 'retrieve.swim-jig'),
     when(m => is(m, 'jigging-spoon'), 'retrieve.lift'),
     when(m => type(m).bottom, 'retrieve.fall'),
-    when(m => m.conditions.tide === 'rising' || m.conditions.tide === 'falling', 'retrieve.tide'),
-    when(m => inWater(m, 'dirty', 'mud'), 'retrieve.cover-water'),
+    when(tideRuns, 'retrieve.tide'),
+    when(isDirty, 'retrieve.cover-water'),
     when(m => is(m, 'jerkbait', 'inshore-twitchbait'), 'retrieve.pause'),
     when(m => type(m).pace === 'fast' && seesFar(m), 'retrieve.faster'),
     when(m => type(m).pace !== 'fast', 'retrieve.slow-steady'),
@@ -171,14 +174,14 @@ const SAFETY: readonly Rule[] = [
   whenTemperature(m => colder(m, 15), 'safety.cold'),
   when(m => m.grades.night > 0.3, 'safety.night'),
   when(m => m.conditions.salinity !== 'fresh' && type(m).salt && isShallowWading(m), 'safety.wading'),
-  when(m => m.conditions.tide === 'rising' || m.conditions.tide === 'falling', 'safety.tide'),
+  when(tideRuns, 'safety.tide'),
   whenTemperature(m => colder(m, species(m.conditions.species).stunnedUnderC ?? -Infinity), 'safety.cold-stun'),
   whenTemperature(m => warmer(m, species(m.conditions.species).weakOverC), 'safety.warm-release'),
   when(m => m.conditions.phase === 'spawn' && species(m.conditions.species).nests, 'safety.nests'),
   when(m => m.grades.sunny > 0.7 && m.grades.night < 0.1, 'safety.glare'),
   when(m => can(m, 'trebles'), 'safety.trebles'),
   when(m => can(m, 'lead'), 'safety.lead'),
-  when(m => m.conditions.salinity === 'fresh' && BACKGROUNDS[m.conditions.background].kind === 'weed', 'safety.drain'),
+  when(m => m.conditions.salinity === 'fresh' && isInWeed(m), 'safety.drain'),
 ]
 
 const RULES: Record<AdvisoryKind, readonly Rule[]> = {

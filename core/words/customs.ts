@@ -137,7 +137,7 @@ export const CUSTOM_WORDS = {
   'drum-gold-spoon': 'Red drum and the gold spoon go together.',
   'drum-copper-tea': 'Red drum in tannin: a copper side.',
   'drum-crab-oyster': 'Red drum along oyster and mud root for crabs: olive and brown.',
-  'drum-pale-pothole': 'In a sand hole a dark lure stands plain: black, purple or red.',
+  'drum-dark-pothole': 'In a sand hole a dark lure stands plain: black, purple or red.',
   'drum-mud-line': 'The mud line of a falling tide: chartreuse.',
   'drum-mullet-run': 'The autumn mullet run: bone and silver.',
   'drum-dark-dim': 'Red drum in low light: purple or black holds its shape.',

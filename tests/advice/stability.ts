@@ -1,23 +1,21 @@
 import { NOISE } from '#core/ranking/closeCall'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
+import { SKIES } from '#core/sky/weather'
+
+/** The cloud of a sky, with room for more. */
+const cloudOf = ({ light }: Request) => Math.min(0.9, SKIES[light.sky].cloud)
 
 /** Readings that stray as an angler's do: a tenth of the clarity, half a degree, two degrees of sun, a little cloud. */
 export const STRAYS: Readonly<Record<string, (r: Request) => Request>> = {
   'clarity +10 %': r => ({ ...r, water: { ...r.water, visibilityM: Math.min(30, r.water.visibilityM * 1.1) } }),
   'temperature +0.5 °C': r => ({ ...r, water: { ...r.water, temperatureC: (r.water.temperatureC ?? 15) + 0.5 } }),
   'sun +2°': r => ({ ...r, light: { ...r.light, sunElevationDeg: (r.light.sunElevationDeg ?? 40) + 2 } }),
-  'cloud +5 %': r => {
-    const cloud = { clear: 0.05, partly: 0.5, overcast: 0.9, rain: 0.9 }[r.light.sky] + 0.05
-    return { ...r, light: { ...r.light, cloud } }
-  },
+  'cloud +5 %': r => ({ ...r, light: { ...r.light, cloud: cloudOf(r) + 0.05 } }),
 }
 
-/** What the cloud of a request was before it strayed, written out, so that both rankings differ by the step alone. */
-const written = (r: Request): Request => ({
-  ...r,
-  light: { ...r.light, cloud: { clear: 0.05, partly: 0.5, overcast: 0.9, rain: 0.9 }[r.light.sky] },
-})
+/** A request with its cloud written out, so that both rankings differ by the step alone. */
+const written = (r: Request): Request => ({ ...r, light: { ...r.light, cloud: cloudOf(r) } })
 
 /** Kendall's tau-a of two orders of the same names: 1 the same, -1 reversed. */
 export function kendallTau(a: readonly string[], b: readonly string[]): number {

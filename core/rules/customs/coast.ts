@@ -23,7 +23,7 @@ export const COAST_CUSTOMS: readonly Custom[] = [
     claim: 'hides',
   },
   {
-    id: 'drum-pale-pothole',
+    id: 'drum-dark-pothole',
     school: 'contrast',
     when: { species: ['red-drum'], lures: ANY, backgrounds: ['pothole'], night: [0, 0.4] },
     favours: { first: ['black', 'purple', 'red'] },
