@@ -5,7 +5,7 @@ import { parseCoat } from '#core/paintwork/coat'
 import { FIGURES } from './all'
 import { dressOf, drawCoat } from './dress'
 import { UNKNOWN, partOf, vThroughWater } from './throughWater'
-import { labelInk, luminanceOfHex, redTone } from './tone'
+import { NIGHT_WATER, labelInk, luminanceOfHex, redTone } from './tone'
 
 it('every lure type has a figure of its own', () => {
   expect(new Set(LURE_IDS.map(id => JSON.stringify(FIGURES[id]))).size).toBe(LURE_IDS.length)
@@ -14,9 +14,9 @@ it('every lure type has a figure of its own', () => {
 describe('colours to read by', () => {
   it('puts white on dark water and black on bright, whichever stands off further', () => {
     expect(labelInk('#203008')).toBe('#ffffff')
-    expect(labelInk('#c9d88a')).toBe('#0d1206')
+    expect(labelInk('#c9d88a')).toBe('#000000')
     expect(labelInk('#707070')).toBe('#ffffff')
-    expect(labelInk('#7c7c7c')).toBe('#0d1206')
+    expect(labelInk('#7c7c7c')).toBe('#000000')
   })
   it('spares night sight: no green or blue over 34 of 255', () => {
     for (const c of ['#ffffff', '#00ff00', '#0000ff', '#cfe070']) {
@@ -71,15 +71,24 @@ describe('colours through water', () => {
         written.push(`${seen}=${v}`)
       },
     })
+    const style = { color: '', setProperty: (k: string, v: string) => written.push(`${k}:${v}`) }
+    const dataset: Record<string, string> = {}
     const shapes = [shape('fill flank', {}), shape('stroke hook', {}), shape('fill back', { fill: '#333333' })]
-    const el = { querySelectorAll: () => shapes } as unknown as HTMLElement
+    const el = { dataset, style, querySelectorAll: () => shapes } as unknown as HTMLElement
+    const parts = { flank: '#444444', back: '#333333' }
     const show = (red: boolean) =>
       (vThroughWater as (el: HTMLElement, binding: unknown) => void)(el, {
-        value: { parts: { flank: '#444444', back: '#333333' }, red },
+        value: {
+          seen: { parts, water: '#203008', shape: !red, fine: 0.4 },
+          red,
+        },
       })
     show(false)
-    expect(written).toEqual(['fill flank=#444444', `stroke hook=${UNKNOWN}`])
+    expect(written).toEqual(['--fine:0.4', 'fill flank=#444444', `stroke hook=${UNKNOWN}`])
+    expect([dataset.shape, style.color]).toEqual(['seen', '#ffffff'])
     show(true)
-    expect(written.slice(2)).toEqual([`fill flank=${redTone('#444444')}`, `fill back=${redTone('#333333')}`])
+    const dim = (c: string) => redTone(c, NIGHT_WATER)
+    expect(written.slice(4)).toEqual([`fill flank=${dim('#444444')}`, `fill back=${dim('#333333')}`])
+    expect([dataset.shape, style.color]).toEqual(['gone', 'var(--ink)'])
   })
 })

@@ -1,7 +1,7 @@
 import type { Directive } from 'vue'
 import type { Part } from '#core/paintwork/parts'
-import type { PartColours } from '~/screen/model'
-import { redTone } from './tone'
+import type { SeenOut } from '~/screen/model'
+import { NIGHT_WATER, labelInk, redTone } from './tone'
 
 /** What stands in for a part that a finish does not colour apart. */
 const STANDS_FOR: Partial<Record<Part, readonly Part[]>> = {
@@ -26,16 +26,21 @@ export const UNKNOWN = '#00000055'
 /**
  * Colours the figures drawn `through` water within an element. Their shapes stay; at every move of a finger only the
  * colours change, and these are written straight onto the shapes that wear them (`data-seen` names the part, after
- * the attribute that takes its colour).
+ * the attribute that takes its colour). Outlines are drawn while the shape is made out, in the ink that reads on the
+ * water, and hooks and eyes as plainly as they are seen.
  */
-export const vThroughWater: Directive<HTMLElement, { parts: PartColours | undefined; red: boolean }> = (
+export const vThroughWater: Directive<HTMLElement, { seen: SeenOut | undefined; red: boolean }> = (
   el,
-  { value: { parts, red } },
+  { value: { seen, red } },
 ) => {
+  const water = seen && (red ? redTone(seen.water, NIGHT_WATER) : seen.water)
+  el.dataset.shape = seen?.shape ? 'seen' : 'gone'
+  el.style.setProperty('--fine', String(seen?.fine ?? 0))
+  el.style.color = water ? (red ? 'var(--ink)' : labelInk(water)) : ''
   for (const shape of el.querySelectorAll<SVGElement>('[data-seen]')) {
     const [attribute, part] = shape.dataset.seen!.split(' ') as [string, Part]
-    const colour = (parts && partOf(parts, part)) ?? UNKNOWN
-    const shown = red && colour !== UNKNOWN ? redTone(colour) : colour
+    const colour = (seen && partOf(seen.parts, part)) ?? UNKNOWN
+    const shown = red && colour !== UNKNOWN ? redTone(colour, NIGHT_WATER) : colour
     if (shape.getAttribute(attribute) !== shown) shape.setAttribute(attribute, shown)
   }
 }

@@ -15,11 +15,33 @@ export function redTone(hex: string, ceiling = 235): string {
   return `#${two(14 + v * (ceiling - 14))}${two(v * 26)}${two(v * 16)}`
 }
 
+/** Ceiling of the red that water, and what is seen through it, is drawn in at night. */
+export const NIGHT_WATER = 120
+
+/** A colour so far on the way from one to another, 0-1, as a gradient of the screen mixes them. */
+export function mixed(a: string, b: string, t: number): string {
+  const [p, q] = [parseHex(a)!, parseHex(b)!]
+  const at = (u: number, v: number) => Math.round(255 * (u + (v - u) * t))
+  return `rgb(${at(p.r, q.r)} ${at(p.g, q.g)} ${at(p.b, q.b)})`
+}
+
+/** Luminance up to which white stands off a ground by 4.5 to 1 (WCAG 1.4.3): 1.05 / 4.5 - 0.05. */
+const WHITE_READS = 0.183
+
+/** Strength of a white veil that leaves white words readable on a ground of a luminance. */
+export function beamFor(luminance: number): number {
+  const [from, to] = [luminance, WHITE_READS].map(l => encodeChannel(l) / 255)
+  return Math.max(0, (to! - from!) / (1 - from!))
+}
+
 const WHITE = '#ffffff'
-const BLACK = '#0d1206'
+const BLACK = '#000000'
 const [white, black] = [WHITE, BLACK].map(hex => parseHex(hex)!) as [object, object]
 
-/** Ink for a label on a computed colour: white or near-black, whichever stands off it further (WCAG contrast). */
+/**
+ * Ink for a label on a computed colour: white or black, whichever stands off it further; 4.58 to 1 or more on any
+ * ground (WCAG contrast).
+ */
 export function labelInk(hex: string): string {
   const ground = parseHex(hex)!
   const off = (ink: object) => wcagContrast(ink as typeof ground, ground)

@@ -26,6 +26,7 @@ import { THEMES, useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
 import { JAR_WORDS, seasonWords } from '~/words/options'
 import { requestOf } from '~/reading/reading'
+import { WATCHERS } from '#core/picture/underWater'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 
 /** The main screen: the water, the calls, the plate. */
@@ -56,8 +57,9 @@ const { keep } = useKeeping(answers)
 
 type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
+/** Open a sheet, or close the one that is open by the same word. */
 const open = (name: SheetName) => {
-  sheet.value = name
+  sheet.value = sheet.value === name ? null : name
 }
 function choose(id: string) {
   chosenId.value = id
@@ -85,7 +87,7 @@ useKeys({
     settings.units = settings.units === 'us' ? 'metric' : 'us'
   },
   watcher: () => {
-    settings.watcher = settings.watcher === 'diver' ? 'fish' : 'diver'
+    settings.watcher = WATCHERS[(WATCHERS.indexOf(settings.watcher) + 1) % WATCHERS.length]!
   },
   lure: () => picker.value?.focus(),
   conditions: () => open('conditions'),
@@ -116,7 +118,7 @@ const TITLES: Record<SheetName, string> = {
       @kept="open('kept')"
       @help="open('help')"
     />
-    <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'">
+    <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'" :inert="phone && sheet !== null">
       <HintStrip />
       <WaterColumn
         v-model:reach-m="reachM"
@@ -125,23 +127,27 @@ const TITLES: Record<SheetName, string> = {
         :phone="phone"
         @food="open('food')"
       />
-    </div>
-    <nav
-      v-if="phone"
-      class="figure grid grid-cols-4 bg-bed2 text-small font-semibold text-on-bed"
-      aria-label="Conditions"
-    >
-      <button
-        v-for="b in [BACKGROUNDS[store.reading.background].words, phase, JAR_WORDS[store.reading.tint], 'More']"
-        :key="b"
-        type="button"
-        class="min-h-11 truncate border-r border-current/40 px-1 capitalize last:border-0"
-        @click="open('conditions')"
+      <nav
+        v-if="phone"
+        class="figure grid grid-cols-4 bg-bed2 text-small font-semibold text-on-bed"
+        aria-label="Conditions"
       >
-        {{ b }}
-      </button>
-    </nav>
-    <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'xl:contents'">
+        <button
+          v-for="b in [BACKGROUNDS[store.reading.background].words, phase, JAR_WORDS[store.reading.tint], 'More']"
+          :key="b"
+          type="button"
+          class="min-h-11 border-r border-current/40 px-1 leading-tight capitalize last:border-0"
+          @click="open('conditions')"
+        >
+          {{ b }}
+        </button>
+      </nav>
+    </div>
+    <div
+      class="flex min-h-0 min-w-0 flex-col"
+      :class="phone ? '' : 'col-[2/-1] row-2 xl:contents'"
+      :inert="sheet !== null"
+    >
       <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
         <StatusLine :slow="slow" :failed="failed" @cancel="cancel" />
         <LurePicker ref="picker" />
@@ -167,8 +173,8 @@ const TITLES: Record<SheetName, string> = {
         <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>
     </div>
-    <KeepButton v-if="phone" bar class="fixed right-0 bottom-0 left-0 z-30" />
-    <Sheet :open="sheet !== null" :title="sheet ? TITLES[sheet] : ''" @close="sheet = null">
+    <KeepButton v-if="phone" bar class="fixed right-0 bottom-0 left-0 z-20" :inert="sheet !== null" />
+    <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" @close="sheet = null">
       <ConditionsSheet v-if="sheet === 'conditions'" />
       <FoodSheet v-else-if="sheet === 'food'" :screen="screen" />
       <KeptSheet v-else-if="sheet === 'kept'" />

@@ -64,7 +64,7 @@ export const useReadingStore = defineStore('reading', () => {
     lastKey = ''
   }
 
-  const depthM = computed(() => reading.depthM ?? usualDepthM(reading.lure, reading.waterM))
+  const depthM = computed(() => reading.depthM ?? usualDepthM(reading.lure, reading.waterM, reading.visibilityM))
   return {
     reading,
     changes,

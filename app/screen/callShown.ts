@@ -5,10 +5,6 @@ export interface CallShown extends Row {
   fishM: number
   /** Length of the bars, m. */
   maxM: number
-  /** How many others it looks like, in words. */
-  alike: string | null
-  /** Its place in a bracket of neighbours that the fish cannot tell apart. */
-  joined: 'none' | 'start' | 'middle' | 'end'
 }
 
 /** Length of the bars of an answer, m: somewhat more than the farthest finish is seen at. */
@@ -21,18 +17,8 @@ export function callShown(answer: ScreenModel, i: number): CallShown | undefined
   let calls = made.get(answer)
   if (!calls) made.set(answer, (calls = []))
   const row = answer.rows[i]
-  return row && (calls[i] ??= drawn(answer, row, i))
+  return row && (calls[i] ??= { ...row, fishM: answer.fishM, maxM: barM(answer) })
 }
 
-function drawn(answer: ScreenModel, row: Row, i: number): CallShown {
-  const group = answer.answer.lookAlikes.find(g => g.includes(row.finishId)) ?? []
-  const others = answer.rows.filter(r => r !== row && group.includes(r.finishId)).length
-  const [up, down] = [-1, 1].map(d => group.includes(answer.rows[i + d]?.finishId ?? ''))
-  return {
-    ...row,
-    fishM: answer.fishM,
-    maxM: barM(answer),
-    alike: others ? `Looks like ${others} other${others > 1 ? 's' : ''}` : null,
-    joined: up && down ? 'middle' : up ? 'end' : down ? 'start' : 'none',
-  }
-}
+/** Whether a finish is the one a row shows, or one that is the same to the fish. */
+export const shows = (row: Row, finishId: string | null) => row.finishId === finishId || row.same.includes(finishId!)

@@ -6,6 +6,7 @@ import type { Answer, Ranked } from '#core/ranking/answer'
 import { rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
 import { type Watcher, painter, waterColumn } from '#core/picture/underWater'
 import { type ContrastCurve, contrastCurve } from '#core/sight/curve'
+import { looksOf } from '#core/sight/likeness'
 import { colourShareOf } from '#core/sight/scene'
 import { BITE_M } from '#core/sight/view'
 import type { Phase } from '#core/season/phase'
@@ -34,6 +35,10 @@ export interface ScreenAsk {
 export type PartColours = Partial<Record<Part, string>>
 export interface SeenOut {
   distanceM: number
+  /** Whether its shape is still made out there. */
+  shape: boolean
+  /** How plainly its hooks and eyes are drawn, 0-1. */
+  fine: number
   water: string
   parts: PartColours
 }
@@ -42,9 +47,14 @@ export interface Curve extends ContrastCurve {
   name: string
 }
 
-/** One row of the list: what it shows and nothing more, since rows cross from the worker at every move of a finger. */
+/**
+ * One row of the list: the best of the finishes that are the same to the fish. What it shows and nothing more, since
+ * rows cross from the worker at every move of a finger.
+ */
 export interface Row {
   finishId: string
+  /** The others that this fish cannot tell from it, best first. */
+  same: string[]
   name: string
   /** Its place in the list, shared with those too close to it to call. */
   place: number
@@ -61,6 +71,8 @@ export interface Row {
 export interface Draft {
   /** All rows, or those asked for. */
   rows: Row[]
+  /** How many rows there are. */
+  looks: number
   /** The farthest that any finish of the lure is seen, m. */
   farthestM: number
   /** The chosen finish in full. */
@@ -76,7 +88,7 @@ export interface Draft {
   conesLeft: number[]
   selectedId: string
   /** The chosen finish as it looks from close by, for the picture. */
-  close: PartColours
+  close: SeenOut
   prey: { kind: string; share: number }[]
   /** True where too little light is left for colour. */
   colourBlind: boolean
@@ -101,15 +113,20 @@ const RANGE_TALK: ReadonlySet<SentenceCode> = new Set([
   'small-points',
 ])
 
-/** The one line of a row: its best reason; where it outranks one seen farther, the best that is not about range. */
-function lineOf(r: Ranked, next: Ranked | undefined, side: Side): string {
-  const good = r.reasons.filter(x => x.effect > 0)
+/** Letters of a name that fit on one line, and of a reason that fit beside a name of one line or of two. */
+const NAME_LETTERS = 23
+const REASON_LETTERS = [86, 57] as const
+
+/**
+ * The line of a row: its best reason that fits and is not said higher up; where it outranks one seen farther, the best
+ * that is not about range.
+ */
+function lineOf(r: Ranked, next: Ranked | undefined, side: Side, said: ReadonlySet<string>): string {
+  const room = REASON_LETTERS[r.finish.name.length > NAME_LETTERS ? 1 : 0]
+  const good = r.reasons.filter(x => x.effect > 0 && x.code !== 'small-points' && !said.has(x.text))
+  const fit = good.filter(x => x.text.length <= room)
   const outranks = next && next.sightingRangeM[side] > 1.05 * r.sightingRangeM[side]
-  return (
-    (outranks ? good.find(x => !RANGE_TALK.has(x.code)) : undefined)?.text ??
-    good.find(x => x.code !== 'small-points')?.text ??
-    ''
-  )
+  return ((outranks && fit.find(x => !RANGE_TALK.has(x.code))) || fit[0] || good[0])?.text ?? ''
 }
 
 /** Points along the contrast curves. */
@@ -125,31 +142,47 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
     const s = paint(j.finish, m)
     return {
       distanceM: m,
+      shape: m <= j.sight[ask.side].sightM,
+      fine: Number(s.fine.toFixed(2)),
       water: hex(s.water),
       parts: Object.fromEntries(Object.entries(s.parts).map(([p, c]) => [p, hex(c)])),
     }
   }
   const selected = ranked.find(j => j.finish.id === ask.selectedId) ?? ranked[0]!
   const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
-  const [from, to] = ask.draftRows ?? [0, ranked.length]
+  const looks = looksOf(ranked)
+  const [from, to] = ask.draftRows ?? [0, looks.length]
   const made: Ranked[] = []
-  const call = (i: number) => ranked[i] && (made[i] ??= rankedOut(worked, i))
+  const call = (j: (typeof ranked)[number]) => {
+    const i = ranked.indexOf(j)
+    return (made[i] ??= rankedOut(worked, i))
+  }
+  // Each reason is said once down the list, so every row above has its say before the first that is asked for.
+  const said = new Set<string>()
+  const lines = looks.slice(0, to).map(([j], k) => {
+    const next = looks[k + 1]?.[0]
+    const line = lineOf(call(j!), next && call(next), ask.side, said)
+    said.add(line)
+    return line
+  })
   const draft: Draft = {
-    rows: ranked.slice(from, to).map((j, k) => {
-      const r = call(from + k)!
+    looks: looks.length,
+    rows: looks.slice(from, to).map(([j, ...same], k) => {
+      const r = call(j!)
       return {
         finishId: r.finish.id,
+        same: same.map(s => s.finish.id),
         name: r.finish.name,
         place: r.place,
         sightM: r.sightingRangeM[ask.side],
         colourM: r.colourRangeM[ask.side],
         agree: Object.values(r.stances).filter(v => v > LEANS).length,
-        reason: lineOf(r, call(from + k + 1), ask.side),
-        seen: seenAt(j, conditions.fishM),
+        reason: lines[from + k]!,
+        seen: seenAt(j!, conditions.fishM),
       }
     }),
     farthestM: Math.max(...ranked.map(j => j.sight[ask.side].sightM)),
-    call: call(ranked.indexOf(selected))!,
+    call: call(selected),
     lure: conditions.lure,
     depthM: conditions.depthM,
     fishM: conditions.fishM,
@@ -161,7 +194,7 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
       .map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),
     conesLeft: column.at(-1)!.cones,
     selectedId: selected.finish.id,
-    close: seenAt(selected, BITE_M / 3).parts,
+    close: seenAt(selected, BITE_M / 3),
     prey: conditions.prey.shares.map(s => ({ ...s })),
     colourBlind: colourShareOf(scene) < 0.1,
   }

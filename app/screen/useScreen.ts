@@ -125,7 +125,7 @@ export function useScreen(ask: () => Question) {
       slow.value = false
       if (!got) return
       const answer: ScreenModel = draftOf
-        ? { ...draftOf, ...got, rows: draftOf.rows.toSpliced(first, got.rows.length, ...got.rows) }
+        ? { ...draftOf, ...got, rows: draftOf.rows.toSpliced(first, got.rows.length, ...got.rows).slice(0, got.looks) }
         : (got as ScreenModel)
       // What came is unpacked in this frame and shown in the next.
       if (draftOf) await frame()

@@ -11,7 +11,7 @@ describe('units', () => {
   it('are feet and Fahrenheit until the angler says otherwise', () => {
     const { length, temperature, lengthText, lengthNumber, temperatureText } = useUnits()
     expect([length.value.unit, temperature.value.unit]).toEqual(['ft', '°F'])
-    expect([lengthText(0.3), lengthNumber(0.3), temperatureText(14.5)]).toEqual(['12 in', 1, '58 °F'])
+    expect([lengthText(0.3), lengthNumber(0.3), temperatureText(14.5)]).toEqual(['1 ft', 1, '58 °F'])
     useSettingsStore().units = 'metric'
     expect([length.value.unit, temperature.value.unit]).toEqual(['m', '°C'])
     expect([lengthText(0.3), lengthNumber(0.304), lengthNumber(12.34)]).toEqual(['30 cm', 0.3, 12.3])

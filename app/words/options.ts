@@ -3,6 +3,7 @@ import { LURES } from '#core/lure/types'
 import { SCHOOLS } from '#core/words/schools'
 import { FORAGE } from '#core/prey/forage'
 import { PHASE_WORDS, type Phase, SEASONS, type SeasonWord, setSeason } from '#core/season/phase'
+import { WATCHERS, type Watcher } from '#core/picture/underWater'
 import { CLUES } from '#core/prey/odds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { SunFacing } from '#core/sight/scene'
@@ -13,6 +14,9 @@ import { VOCABULARY } from '#shared/vocabulary'
 /** Options for pickers: the contract's words with the angler's names. */
 const options = <T extends string>(keys: readonly T[], words: (k: T) => string, note?: (k: T) => string) =>
   keys.map(value => ({ value, words: cap(words(value)), ...(note ? { note: note(value) } : {}) }))
+
+/** Left to Piscator, or not known. */
+export const AUTO = 'auto' as const
 
 export const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
 
@@ -36,6 +40,16 @@ export const FACING_OPTIONS = options(
   k => FACING_WORDS[k][0],
   k => FACING_WORDS[k][1],
 )
+const WATCHER_WORDS: Record<Watcher, [words: string, note: string]> = {
+  diver: ['as a diver sees it', 'what the eye just sees is just seen'],
+  fish: ['as the fish sees it', 'false colour'],
+  camera: ['as a camera would', 'contrasts as they are'],
+}
+export const WATCHER_OPTIONS = WATCHERS.map(value => ({
+  value,
+  words: WATCHER_WORDS[value][0],
+  note: WATCHER_WORDS[value][1],
+}))
 export const CANOPY_OPTIONS = options(VOCABULARY.canopy, k => CANOPIES[k].words)
 export const TINT_OPTIONS = options(
   VOCABULARY.tint,

@@ -1,15 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { finishesOf } from '#core/lure/finish'
-import { painter, waterColumn } from '#core/picture/underWater'
+import { type Watcher, drawnContrast, painter, waterColumn } from '#core/picture/underWater'
 import { contrastCurve } from '#core/sight/curve'
 import { lookAlikeGroups } from '#core/sight/likeness'
 import { apartJnd, measure, preyLooks } from '#core/sight/measure'
 import { type Scene, type SceneInput, buildScene, usualFishM } from '#core/sight/scene'
+import { type Srgb, decodeChannel } from '#core/spectrum/colour'
 import { clarityWord } from '#core/water/words'
 import { TINTS, type TintId } from '#core/water/tints'
 import { FULL_MOON, NOON, plain } from '../../tests/reference/scenes'
 
 const scene = (change: Partial<SceneInput> = {}) => buildScene({ ...NOON, ...change })
+/** Relative luminance of a display colour (WCAG 2.2). */
+const luminance = ([r, g, b]: Srgb) => 0.2126 * decodeChannel(r) + 0.7152 * decodeChannel(g) + 0.0722 * decodeChannel(b)
 const spread = (c: readonly number[]) => Math.max(...c) - Math.min(...c)
 
 describe("the picture's water", () => {
@@ -66,7 +69,44 @@ describe('a lure through the water', () => {
       const seen = paint(plain('chartreuse'), m)
       return Math.hypot(...seen.parts.flank!.map((v, i) => v - seen.water[i]!))
     })
-    for (let i = 1; i < off.length; i++) expect(off[i]!).toBeLessThan(off[i - 1]!)
+    for (let i = 1; i < 3; i++) expect(off[i]!).toBeLessThan(off[i - 1]!)
+    // Past the eye's threshold nothing of it is left.
+    expect(off[3]).toBe(0)
+  })
+  it('is drawn with a contrast that is nothing at the threshold, all at 1, and spread out between', () => {
+    expect(drawnContrast(0.02, 0.02)).toBe(0)
+    expect(drawnContrast(0.019, 0.02)).toBe(0)
+    expect(drawnContrast(1, 0.02)).toBeCloseTo(1, 9)
+    expect(drawnContrast(0.05, 0.02)).toBeCloseTo(0.117, 3)
+    expect(drawnContrast(0.19, 0.02)).toBeCloseTo(0.386, 3)
+    expect(drawnContrast(0.5, 2)).toBe(0)
+  })
+  it('has its hooks lost before its shape, and as a camera takes it, contrasts as they are', () => {
+    const s = scene({ tint: 'tea' })
+    const fine = (watcher: Watcher, m: number) => painter(s, 'level', watcher)(plain('white'), m).fine
+    expect(fine('diver', 0.05)).toBeGreaterThan(0.3)
+    expect(fine('diver', 0.6)).toBeLessThan(0.1)
+    expect(painter(s, 'level', 'diver')(plain('white'), 0.6).parts.flank).not.toEqual(
+      painter(s, 'level', 'diver')(plain('white'), 0.6).water,
+    )
+    const off = (watcher: Watcher) => {
+      const seen = painter(s, 'level', watcher)(plain('white'), 0.6)
+      return Math.hypot(...seen.parts.flank!.map((v, i) => v - seen.water[i]!))
+    }
+    expect(off('camera')).toBeGreaterThan(0)
+    expect(off('diver')).toBeGreaterThan(1.5 * off('camera'))
+  })
+  it('hangs in water on which white words are read, sunbeams apart, by every light and tint', () => {
+    let least = Infinity
+    for (const tint of Object.keys(TINTS) as TintId[])
+      for (const visibilityM of [0.1, 0.3, 1, 3, 12])
+        for (const deg of [-30, -8, 0, 4, 15, 35, 60, 90]) {
+          const s = scene({ tint, visibilityM, sky: { ...NOON.sky, sunElevationDeg: deg } })
+          for (const { colour } of waterColumn(s, [0.01, 0.1, 0.3, 1, 2.5, 6, 12]))
+            least = Math.min(least, 1.05 / (0.05 + luminance(colour)))
+        }
+    expect(least).toBeGreaterThan(4.5)
+    expect(least).toBeLessThan(6)
   })
   it('is drawn for the fish with grey for the water it is used to, and without hue at night', () => {
     const day = painter(scene(), 'level', 'fish')(plain('red'), 0.1)

@@ -20,15 +20,22 @@ import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
 
 /**
  * Colours to draw with. A diver's picture opens the pupil part of the way: water that sends back a tenth of the day's
- * light is shown brighter than water that sends back a hundredth, but not ten times.
+ * light is shown brighter than water that sends back a hundredth, but not ten times. A camera's is exposed alike, with
+ * contrasts as they are.
  */
-export type Watcher = 'diver' | 'fish'
+export const WATCHERS = ['diver', 'fish', 'camera'] as const
+export type Watcher = (typeof WATCHERS)[number]
 
-/** Display luminance (0-1, linear) of the brightest water, and of the darkest that still shows a hue. */
-const BRIGHTEST = 0.22
+/**
+ * Display luminance (0-1, linear) of the brightest water, and of the darkest that still shows a hue. White words stand
+ * off the brightest by 4.5 to 1 and more (WCAG), sunbeams included.
+ */
+const BRIGHTEST = 0.165
+/** The same for the mean over all directions, which leaves room for the side towards the sun. */
+const BRIGHTEST_MEAN = 0.12
 const DARKEST = 0.008
 /** Share of the light's strength that shows in the picture, as a power. */
-const PUPIL = 0.38
+const PUPIL = 0.3
 /** Share of the day's light that the palest water sends back level, just under the surface. */
 const PALEST = 0.25
 /**
@@ -80,18 +87,28 @@ function exposureAt(scene: Scene, field: LightField): Exposure {
   const dusk = Math.min(1, Math.max(0.12, (Math.log10(Math.max(1e-4, scene.sky.lux)) + 3) / 7))
   const level = Math.max(1e-300, luminanceOfQuanta(field.lh.mean))
   const sentBack = (Math.PI * level) / Math.max(1e-300, luminanceOfQuanta(day))
-  const y = Math.max(DARKEST, BRIGHTEST * Math.min(1, sentBack / PALEST) ** PUPIL) * dusk
+  const y = Math.max(DARKEST, BRIGHTEST_MEAN * Math.min(1, sentBack / PALEST) ** PUPIL) * dusk
   const [fromDay, fromWater] = [tone(day), tone(field.ed.map((v, i) => v + field.eSide.mean[i]!))]
   const used = times(SHARPENED, D65).map((v, i) => v / (fromWater[i]! ** GETS_USED * fromDay[i]! ** (1 - GETS_USED)))
-  return { scale: y / level, used: used as unknown as Xyz }
+  const exposure = { scale: y / level, used: used as unknown as Xyz }
+  // Towards the sun, and where the diver is used to another colour, the water comes out brighter than its mean.
+  const shown = luminanceOf(linearUnder(exposure, field.lh[scene.stage.usual]))
+  return { ...exposure, scale: exposure.scale * Math.min(1, BRIGHTEST / Math.max(1e-9, shown)) }
+}
+
+type Linear = ReturnType<typeof linearFromXyz>
+/** A radiance as the diver's linear display colour under an exposure. */
+function linearUnder({ scale, used }: Exposure, radiance: Spectrum): Linear {
+  const seen = times(SHARPENED, xyzOfQuanta(radiance))
+  return linearFromXyz(times(TO_XYZ, seen.map((v, i) => v * used[i]! * scale) as unknown as Xyz))
+}
+/** Luminance of what a display makes of a linear colour, which shows none below nothing (WCAG 2.2). */
+function luminanceOf([r, g, b]: Linear): number {
+  return 0.2126 * Math.max(0, r) + 0.7152 * Math.max(0, g) + 0.0722 * Math.max(0, b)
 }
 
 /** A radiance as the diver's display colour under an exposure. */
-function diverColour(radiance: Spectrum, { scale, used }: Exposure): Srgb {
-  const seen = times(SHARPENED, xyzOfQuanta(radiance))
-  const adapted = seen.map((v, i) => v * used[i]! * scale) as unknown as Xyz
-  return srgbFromLinear(linearFromXyz(times(TO_XYZ, adapted)))
-}
+const diverColour = (radiance: Spectrum, exposure: Exposure): Srgb => srgbFromLinear(linearUnder(exposure, radiance))
 
 /** Linear grey the fish's adapted background is drawn at in false colour. */
 const FALSE_GREY = 0.16
@@ -146,7 +163,12 @@ export interface Seen {
   distanceM: number
   water: Srgb
   parts: Partial<Record<Part, Srgb>>
+  /** How plainly black points as small as hooks and eyes are drawn, 0-1. */
+  fine: number
 }
+
+/** Area of a hook or an eye, m². */
+const SMALL_M2 = 3e-5
 
 /** Looking up is exposed brighter and looking down darker than looking level, by these. */
 const EXPOSED: Record<Side, number> = { level: 1, below: 1.6, above: 0.8 }
@@ -159,17 +181,20 @@ function exposureOf(scene: Scene, side: Side, view: View): Exposure {
   return { used: level.used, scale: ((level.scale * luminanceOfQuanta(scene.field.lh.mean)) / lit) * EXPOSED[side] }
 }
 
-/** Contrast that a screen just shows to a person. */
-const JUST_SHOWN = 0.03
+/** Power of the drawn contrast. */
+const DRAWN_POWER = 0.4
 
 /**
- * By how much a difference is drawn stronger or weaker than it is, so that what the eye just sees is just seen on the
- * screen: a contrast c is drawn as c^β with β = ln 0.03 / ln T, T being the eye's threshold.
- * @param signal how plainly it shows, 1 at the threshold
+ * The contrast that the picture gives to one of c: (c^0.4 - T^0.4) / (1 - T^0.4), nothing up to the eye's threshold T
+ * and all of it at 1. Under water most contrasts lie between a fiftieth and a fifth, which a page in daylight swallows;
+ * the power spreads them out, and what the eye just sees is just seen. Ours; Stevens' power for brightness of small
+ * targets, about 0.4, is of the same size.
+ * @param c contrast, 0 or more
+ * @param threshold of the eye there; more than 0
  */
-function drawnAs(signal: number, threshold: number): number {
-  const beta = Math.log(JUST_SHOWN) / Math.log(Math.min(0.5, threshold))
-  return Math.max(1e-6, signal * threshold) ** (beta - 1)
+export function drawnContrast(c: number, threshold: number): number {
+  const least = Math.min(0.9, threshold) ** DRAWN_POWER
+  return Math.max(0, c ** DRAWN_POWER - least) / (1 - least)
 }
 
 /** A view at one distance, ready to be drawn. */
@@ -210,20 +235,27 @@ export function painter(scene: Scene, side: Side, watcher: Watcher): (finish: Fi
     if (at?.distanceM !== distanceM) at = viewAt(view, distanceM)
     const { fade, behind, weights, adapted, blur2 } = at
     const colour = (s: Spectrum) =>
-      watcher === 'diver' ? diverColour(s, exposure) : fishColour(s, behind, scene.eye, adapted.colourShare)
-    const out: Seen = { distanceM, water: colour(behind), parts: {} }
+      watcher === 'fish' ? fishColour(s, behind, scene.eye, adapted.colourShare) : diverColour(s, exposure)
+    const black = dot(weights.at(-1)!, view.near)
+    const camera = watcher === 'camera'
+    const fine = camera ? black : drawnContrast(black * resolved(SMALL_M2, blur2), adapted.light)
+    const out: Seen = { distanceM, water: colour(behind), parts: {}, fine: Math.min(1, fine) }
     for (const p of finish.parts) {
       const light = lightOfPart(way, p.part)
       standsOff(delta, p.optics, light, view.near)
-      // Small parts fade before the rest, as the eye loses them.
-      const kept = resolved(p.areaM2 * Math.max(0.1, light.shows), blur2)
-      const contrasts = weights.map(w => dot(w, delta))
-      const cones = contrasts.slice(0, -1)
-      const signal = Math.max(
-        Math.abs(contrasts.at(-1)!) / adapted.light,
-        colourDistance(cones.map(logCatch), cones.length, adapted.colour),
-      )
-      const drawn = kept * drawnAs(signal * kept, adapted.light)
+      let drawn = 1
+      if (!camera) {
+        const contrasts = weights.map(w => dot(w, delta))
+        const cones = contrasts.slice(0, -1)
+        const signal = Math.max(
+          Math.abs(contrasts.at(-1)!) / adapted.light,
+          colourDistance(cones.map(logCatch), cones.length, adapted.colour),
+        )
+        const c = signal * adapted.light
+        // Small parts fade before the rest, as the eye loses them.
+        const kept = resolved(p.areaM2 * Math.max(0.1, light.shows), blur2)
+        drawn = drawnContrast(c * kept, adapted.light) / Math.max(1e-9, c)
+      }
       out.parts[p.part] = colour(delta.map((d, i) => Math.max(0, behind[i]! + d * fade[i]! * drawn)))
     }
     return out

@@ -22,7 +22,7 @@ import { buildScene } from '#core/sight/scene'
 import { said } from '#core/words/sentence'
 
 /** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
-export const ENGINE_VERSION = '2026.11.3'
+export const ENGINE_VERSION = '2026.11.4'
 
 /** A ranking with its working still attached, for the screen. */
 export interface Worked {

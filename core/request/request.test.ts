@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import type { LureId } from '#core/lure/types'
 import { buildScene } from '#core/sight/scene'
 import { say } from '#core/words/sentence'
 import { gradesOf, ramp } from './grades'
 import { REQUEST, type Request } from './request'
-import { resolve } from './resolve'
+import { resolve, usualDepthM } from './resolve'
 
 const LEAST: Request = {
   lure: 'jerkbait',
@@ -75,7 +76,7 @@ describe('gaps of a request', () => {
       canopy: 'open',
       lamps: false,
       phase: 'summer',
-      depthM: 1.2,
+      depthM: 1.27,
       waterM: null,
       facing: 'any',
       background: 'open',
@@ -187,9 +188,17 @@ describe('the fields of a request', () => {
 })
 
 describe('the depth of the water', () => {
-  it('lifts a lure of usual depth off the bottom', () => {
-    const deep: Request = { ...LEAST, lure: 'deep-crankbait' }
-    expect(resolve(deep).depthM).toBe(4)
-    expect(resolve({ ...deep, water: { ...deep.water, depthM: 2 } }).depthM).toBeCloseTo(1.7, 9)
+  it('lifts a lure of usual depth off the bottom, and lets one that belongs there down to it', () => {
+    const depths = [null, 2, 30].map(m => [usualDepthM('deep-crankbait', m, 1.5), usualDepthM('casting-jig', m, 1.5)])
+    expect(depths[0]).toEqual([4, 2])
+    expect(depths[1]![0]).toBeCloseTo(1.7, 9)
+    expect(depths[1]![1]).toBeCloseTo(1.94, 9)
+    expect(depths[2]).toEqual([4, 2])
+  })
+  it('draws a lure up in dirty water and lets it down in clear, within what it does', () => {
+    const depths = (lure: LureId) => [0.1, 1.5, 12].map(v => usualDepthM(lure, null, v))
+    expect(depths('jerkbait')).toEqual([0.7, 1.2, 1.82])
+    expect(depths('deep-crankbait')).toEqual([3, 4, 6.06])
+    expect(depths('popper')).toEqual([0.05, 0.05, 0.05])
   })
 })

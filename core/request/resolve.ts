@@ -64,6 +64,11 @@ export interface Conditions {
 const USUAL_MOON = { fraction: 0.5, elevationDeg: 40 }
 /** Below this height of the sun the moon and lamps have a say in the light, degrees. */
 const MOON_COUNTS_DEG = 0
+/** Visibility for which the usual running depths are given, m, and how they go with it. */
+const USUAL_VISIBILITY_M = 1.5
+const CLARITY_POWER = 0.2
+/** A lure of the bottom runs at this share of the water's depth. */
+const ON_BOTTOM = 0.97
 /** A lure whose usual depth is too deep for the water runs at this share of it. */
 const OFF_BOTTOM = 0.85
 /** A share of the food smaller than this is not worth naming. */
@@ -71,9 +76,16 @@ const NAMED_SHARE = 0.05
 const USUAL_LIMIT = 10
 const DAY_MS = 86_400_000
 
-/** Where a lure runs when nothing is said: its usual depth, or off the bottom of water too shallow for that, m. */
-export function usualDepthM(lure: LureId, waterM: number | null): number {
-  const usual = lureType(lure).depthM
+/**
+ * Where a lure runs when nothing is said, m: on the bottom if it belongs there and the bottom is known; otherwise at
+ * its usual depth, drawn up in dirty water and let down in clear, where fish hold deeper, within what the lure does
+ * and clear of the bottom. Ours.
+ */
+export function usualDepthM(lure: LureId, waterM: number | null, visibilityM: number): number {
+  const { bottom, surface, depthM, runsM } = lureType(lure)
+  if (bottom && waterM !== null && waterM <= runsM[1]) return ON_BOTTOM * waterM
+  const byClarity = surface ? depthM : depthM * (visibilityM / USUAL_VISIBILITY_M) ** CLARITY_POWER
+  const usual = Math.round(100 * Math.min(runsM[1], Math.max(runsM[0], byClarity))) / 100
   return waterM === null ? usual : Math.min(usual, OFF_BOTTOM * waterM)
 }
 
@@ -152,7 +164,7 @@ export function resolve(r: Request): Conditions {
     })
   }
   const waterM = given<number | null>('water.depthM', r.water.depthM, null, plainly('assumed.water-depth'))
-  const usualM = usualDepthM(r.lure, waterM)
+  const usualM = usualDepthM(r.lure, waterM, r.water.visibilityM)
   const depthM = given('depthM', r.depthM, usualM, { code: 'assumed.depth', params: { lure: r.lure } })
   given('species', r.species, speciesId, { code: 'assumed.species', params: { species: speciesId } })
   given('water.salinity', r.water.salinity, salinity, plainly('assumed.salinity'))

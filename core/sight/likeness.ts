@@ -1,16 +1,20 @@
 import { type Measured, apartJnd } from '#core/sight/measure'
 
 /**
- * Groups of finishes a fish cannot tell apart where it is: each within one just-noticeable difference of the group's
- * first. Works down the list in the order given (best first), sorting into groups by their first member, so it grows
- * with the number of finishes times the number of groups, which the eye keeps small.
+ * Finishes by what they look like to the fish where it is: each within one just-noticeable difference of the first of
+ * its look. Works down the list in the order given (best first), so it grows with the number of finishes times the
+ * number of looks, which the eye keeps small.
  */
-export function lookAlikeGroups(finishes: readonly Measured[]): Measured[][] {
-  const groups: Measured[][] = []
+export function looksOf<M extends Measured>(finishes: readonly M[]): M[][] {
+  const looks: M[][] = []
   for (const m of finishes) {
-    const home = groups.find(g => apartJnd(g[0]!, m) < 1)
+    const home = looks.find(g => apartJnd(g[0]!, m) < 1)
     if (home) home.push(m)
-    else groups.push([m])
+    else looks.push([m])
   }
-  return groups.filter(g => g.length > 1)
+  return looks
 }
+
+/** The looks that more than one finish shares: groups a fish cannot tell apart. */
+export const lookAlikeGroups = <M extends Measured>(finishes: readonly M[]): M[][] =>
+  looksOf(finishes).filter(g => g.length > 1)

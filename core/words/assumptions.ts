@@ -2,7 +2,7 @@ import { SPECIES, type SpeciesId } from '#core/eye/species'
 import { LURES, type LureId } from '#core/lure/types'
 import { CLUES, type Clue } from '#core/prey/odds'
 import { PHASE_WORDS, type Phase, type SeasonBasis } from '#core/season/phase'
-import type { None } from '#core/words/wording'
+import { type None, withArticle } from '#core/words/wording'
 
 const temperature = (given: boolean) =>
   given ? 'the water temperature' : 'the usual water temperature for the date and latitude'
@@ -40,7 +40,8 @@ export const ASSUMPTION_WORDS = {
     `from ${PREY_FROM[from]}${clues.length ? `, then ${clues.map(c => CLUES[c].words).join(' and ')}` : ''}`,
   'assumed.eye': ({ species }: { species: SpeciesId }) =>
     `the eye of the ${SPECIES[species].words} has not been measured closely: ${SPECIES[species].source}`,
-  'assumed.depth': ({ lure }: { lure: LureId }) => `the usual running depth of a ${LURES[lure].words}`,
+  'assumed.depth': ({ lure }: { lure: LureId }) =>
+    `the usual running depth of ${withArticle(LURES[lure].words)} in water as clear and deep as this`,
   'assumed.species': ({ species }: { species: SpeciesId }) => `no fish was named, so ${SPECIES[species].words}`,
   'assumed.salinity': (_: None) => 'nothing was said of salt, so fresh water',
   'assumed.pressure': (_: None) => 'nothing was said of other boats, so the usual pressure',

@@ -7,7 +7,8 @@ import { FOOT_IN, type UnitSystem, fahrenheitOf, feetOf } from '#core/units'
 export function lengthWords(m: number, units: UnitSystem): string {
   if (units === 'us') {
     const ft = feetOf(m)
-    if (ft < 1) return `${Math.max(1, Math.round(ft * FOOT_IN))} in`
+    const inches = Math.max(1, Math.round(ft * FOOT_IN))
+    if (inches < FOOT_IN) return `${inches} in`
     return `${ft < 10 ? trim(ft.toFixed(1)) : Math.round(ft)} ft`
   }
   if (m < 1) return `${Math.max(1, Math.round(m * 100))} cm`

@@ -16,3 +16,6 @@ const SPEECH: Record<UnitSystem, Speech> = {
 }
 
 export const speechIn = (units: UnitSystem): Speech => SPEECH[units]
+
+/** A noun with its article. */
+export const withArticle = (noun: string) => `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`

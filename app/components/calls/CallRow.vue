@@ -4,16 +4,17 @@ import { finishById } from '#core/lure/finish'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
 import { useSettingsStore } from '~/settings/store'
-import type { CallShown } from '~/screen/callShown'
+import { type CallShown, shows } from '~/screen/callShown'
 import { vThroughWater } from '~/figures/throughWater'
-import { redTone } from '~/figures/tone'
+import { NIGHT_WATER, redTone } from '~/figures/tone'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import LureFigure from '~/components/figure/LureFigure.vue'
+import AgreeMarks from './AgreeMarks.vue'
 import RangeBar from './RangeBar.vue'
 
 /**
- * The call at a place of the list: rank, the lure in the hand and at the fish, why, how far it is seen, and how many
- * schools agree.
+ * The call at a place of the list: place, the lure in the hand and at the fish, why, what else is the same to the
+ * fish, how far it is seen, and how many schools agree.
  */
 const props = defineProps<{
   callAt: (place: number) => CallShown
@@ -26,33 +27,40 @@ const settings = useSettingsStore()
 const { lengthNumber, length } = useUnits()
 // A row looks its call up itself, so that only rows whose call has changed are drawn anew.
 const call = computed(() => props.callAt(props.place))
-const selected = computed(() => call.value.finishId === props.selectedId)
+const selected = computed(() => shows(call.value, props.selectedId))
 const red = computed(() => settings.theme === 'night')
 const finish = computed(() => finishById(call.value.finishId)!)
-const water = computed(() => `background:${red.value ? redTone(call.value.seen.water, 120) : call.value.seen.water}`)
-/** What is felt before it is seen has no distance worth a number. */
-const felt = computed(() => call.value.sightM < FELT_M)
-const shownM = computed(() => (felt.value ? 'felt' : lengthNumber(call.value.sightM)))
-const unit = computed(() => (felt.value ? '' : length.value.unit))
+const water = computed(
+  () => `background:${red.value ? redTone(call.value.seen.water, NIGHT_WATER) : call.value.seen.water}`,
+)
+const same = computed(() => call.value.same.map(id => finishById(id)!))
+/** Most of those that are the same to the fish that a row draws. */
+const DRAWN = 2
 const spoken = computed(() =>
   [
     `${call.value.place}. ${call.value.name}.`,
-    felt.value ? 'Felt before it is seen.' : `First seen at ${shownM.value} ${unit.value}.`,
+    call.value.sightM < FELT_M
+      ? 'Felt before it is seen.'
+      : `First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}.`,
     `${call.value.agree} of 7 schools agree. ${call.value.reason}`,
+    same.value.length ? `The same to the fish: ${same.value.map(f => f.name).join(', ')}.` : '',
   ].join(' '),
 )
 </script>
 
 <script lang="ts">
-/** Width of a row's outlines, figure units. */
+/** Width of a row's outlines, and of those of its small figures, figure units. */
 export const ROW_LINE = 2
+const SMALL_LINE = 4
+/** Height of a row, px. */
+export const ROW_PX = { desk: 105, phone: 208 } as const
 </script>
 
 <template>
   <button
     type="button"
     class="relative block w-full [contain:strict] border-b border-hair text-left"
-    :style="{ height: phone ? '169px' : '105px' }"
+    :style="{ height: `${phone ? ROW_PX.phone : ROW_PX.desk}px` }"
     :class="selected ? '' : 'xl:border-r xl:border-r-ink'"
     :aria-pressed="selected"
     :aria-label="spoken"
@@ -60,63 +68,48 @@ export const ROW_LINE = 2
     :data-finish="call.finishId"
     @click="$emit('select', call.finishId)"
   >
-    <span class="flex" :class="phone ? 'h-42 flex-wrap' : 'h-26'">
+    <span class="absolute inset-x-0 top-0 flex" :class="phone ? 'flex-wrap' : 'h-21'">
       <span
         class="figure flex items-center justify-center font-semibold"
-        :class="[selected ? 'chosen' : '', phone ? 'h-28 w-11.5 text-rank' : 'w-10.5 text-figure']"
+        :class="[selected ? 'chosen' : '', phone ? 'h-28 w-11.5 text-rank' : 'absolute top-0 h-26 w-10.5 text-figure']"
       >
         {{ call.place }}
       </span>
-      <span class="flex bg-plate" :class="phone ? 'h-28 flex-1' : 'my-1 h-19.5 w-50'">
+      <span class="flex bg-plate" :class="phone ? 'h-28 flex-1' : 'ml-10.5 h-20.5 w-44 shrink-0 xl:w-57'">
         <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="ROW_LINE" /></span>
-        <span v-through-water="{ parts: call.seen.parts, red }" class="flex w-1/2 items-center p-1" :style="water">
+        <span v-through-water="{ seen: call.seen, red }" class="relative flex w-1/2 items-center p-1" :style="water">
           <LureFigure :lure="finish.lure" through :red="red" />
+          <span v-if="!call.seen.shape" class="figure absolute inset-0 flex items-center justify-center font-bold">
+            gone
+          </span>
         </span>
       </span>
-      <span v-if="!phone" class="flex min-w-0 flex-1 flex-col px-2.5 pt-1">
-        <span class="line-clamp-2 shrink-0 text-name leading-[1.15] font-bold">{{ call.name }}</span>
-        <span
-          class="text-note leading-[1.2] text-ink2"
-          :class="call.alike && call.name.length > 18 ? 'line-clamp-1' : 'line-clamp-2'"
-        >
+      <span
+        class="flex min-w-0 flex-col"
+        :class="phone ? 'w-full px-3 pt-1.5' : 'flex-1 overflow-hidden pt-0.5 pr-2 pl-2.5'"
+      >
+        <span class="leading-[1.15] font-bold" :class="phone ? 'text-lead' : 'text-name'">{{ call.name }}</span>
+        <span class="leading-[1.2] text-ink2" :class="phone ? 'h-9.5 text-bar' : 'text-note'" data-whole>
           {{ call.reason }}
         </span>
-        <span v-if="call.alike" class="truncate text-label leading-tight font-semibold">{{ call.alike }}</span>
-      </span>
-      <span v-if="!phone" class="w-19.5 shrink-0 pt-1 pr-2 text-right">
-        <span class="figure text-figure leading-none font-semibold">
-          {{ shownM }}
-          <span class="ml-0.5 text-note">{{ unit }}</span>
-        </span>
-        <span class="block pt-1 text-label leading-tight text-ink2">
-          {{ call.agree }} of 7
-          <br />
-          agree
+        <span v-if="same.length && !phone" class="mt-auto flex items-center gap-1 text-label text-ink2">
+          <span class="whitespace-nowrap max-xl:hidden">same to fish</span>
+          <span class="xl:hidden">same</span>
+          <span v-for="f in same.slice(0, DRAWN)" :key="f.id" class="h-4.5 w-10 shrink-0 bg-plate px-0.5">
+            <HandFigure :finish="f" :line="SMALL_LINE" />
+          </span>
+          <span v-if="same.length > DRAWN" class="figure font-semibold text-ink">+{{ same.length - DRAWN }}</span>
         </span>
       </span>
-      <span v-if="phone" class="flex w-full items-baseline gap-2 px-3 pt-1.5">
-        <span class="min-w-0 flex-1 truncate text-lead font-bold">{{ call.name }}</span>
-        <span class="figure text-rank leading-none font-semibold">
-          {{ shownM }}
-          <span class="ml-0.5 text-small">{{ unit }}</span>
-        </span>
-      </span>
-      <span v-if="phone" class="w-full px-3 pb-1">
-        <RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" />
-      </span>
-    </span>
-    <span v-if="!phone" class="absolute right-2 bottom-0.25 left-10.5">
-      <RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" />
     </span>
     <span
-      v-if="call.joined !== 'none'"
-      class="absolute right-0 w-1.25 border-r-2 border-ink"
-      aria-hidden="true"
-      :class="{
-        'top-1/2 bottom-0 border-t-2': call.joined === 'start',
-        'top-0 bottom-0': call.joined === 'middle',
-        'top-0 bottom-1/2 border-b-2': call.joined === 'end',
-      }"
-    />
+      class="absolute flex items-center gap-2"
+      :class="phone ? 'inset-x-3 bottom-1' : 'right-2 bottom-0.75 left-10.5'"
+    >
+      <span class="min-w-0 flex-1">
+        <RangeBar :colour-m="call.colourM" :sight-m="call.sightM" :fish-m="call.fishM" :max-m="call.maxM" numerals />
+      </span>
+      <AgreeMarks :agree="call.agree" />
+    </span>
   </button>
 </template>

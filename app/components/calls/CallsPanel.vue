@@ -7,10 +7,10 @@ import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
-import { type CallShown, barM, callShown } from '~/screen/callShown'
-import { SCHOOL_OPTIONS } from '~/words/options'
+import { type CallShown, callShown, shows } from '~/screen/callShown'
+import { WATCHER_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
-import CallRow, { ROW_LINE } from './CallRow.vue'
+import CallRow, { ROW_LINE, ROW_PX } from './CallRow.vue'
 
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
 const props = defineProps<{ phone: boolean }>()
@@ -18,9 +18,9 @@ const emit = defineEmits<{ select: [id: string]; move: [id: string] }>()
 const { list: shown, inSight } = useAnswers()
 const store = useReadingStore()
 const settings = useSettingsStore()
-const { lengthNumber, length } = useUnits()
+const { lengthText } = useUnits()
 
-const rowHeight = computed(() => (props.phone ? 169 : 105))
+const rowHeight = computed(() => (props.phone ? ROW_PX.phone : ROW_PX.desk))
 const count = computed(() => shown.value?.answer.rows.length ?? 0)
 const {
   list: window,
@@ -53,11 +53,7 @@ watchEffect(() => {
   inSight.value = { first: indices.value[0] ?? 0, count: indices.value.length }
 })
 const first = computed(() => shown.value?.answer.rows[0]?.name)
-const maxM = computed(() => (shown.value ? barM(shown.value.answer) : 0))
-const watchers = [
-  { value: 'diver' as const, words: 'as a diver sees it' },
-  { value: 'fish' as const, words: 'as the fish sees it' },
-]
+const fishWords = computed(() => (shown.value ? `, ${lengthText(shown.value.answer.fishM)}` : ''))
 watch(
   () => store.reading.lure,
   () => scrollTo(0),
@@ -72,10 +68,7 @@ watch([() => shown.value?.answer.lure, inks], () =>
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
   const calls = shown.value?.answer.rows ?? []
-  const i = Math.max(
-    0,
-    Math.min(calls.length - 1, calls.findIndex(c => c.finishId === shown.value?.answer.selectedId) + by),
-  )
+  const i = Math.max(0, Math.min(calls.length - 1, calls.findIndex(c => shows(c, shown.value!.answer.selectedId)) + by))
   if (calls[i]) {
     emit('move', calls[i].finishId)
     scrollTo(Math.max(0, i - 1))
@@ -86,36 +79,31 @@ defineExpose({ step })
 
 <template>
   <section class="region flex min-h-0 flex-col" aria-label="Ranked calls">
-    <div
-      :class="[
-        'flex flex-wrap items-stretch border-b border-ink text-note max-md:order-last max-md:border-t',
-        'max-md:text-bar',
-      ]"
-    >
+    <div class="flex items-stretch border-b border-ink text-note">
+      <span
+        v-if="!phone"
+        class="flex w-32.5 shrink-0 items-center pl-10.5 text-label font-semibold whitespace-nowrap xl:w-39"
+        aria-hidden="true"
+      >
+        In your hand
+      </span>
       <Choice
-        class="w-47.5"
-        label="School"
-        :value="store.reading.school"
-        :options="SCHOOL_OPTIONS"
-        @change="v => store.set({ school: v })"
-      />
-      <Choice
-        class="min-w-42.5 flex-1"
-        label="The picture at the fish"
+        class="text-label whitespace-nowrap"
+        bare
+        :label="`At the fish${fishWords}`"
         :value="settings.watcher"
-        :options="watchers"
+        :options="WATCHER_OPTIONS"
         @change="v => (settings.watcher = v)"
       />
-      <span class="flex items-center gap-3 px-3 text-ink2 max-sm:w-full max-sm:py-1.5" aria-hidden="true">
+      <span class="ml-auto flex items-center gap-2 px-2 text-ink2 max-xl:hidden max-md:flex" aria-hidden="true">
         <span class="flex items-center gap-1">
-          <span class="inline-block h-1.5 w-5 bg-ink" />
+          <span class="inline-block h-1.5 w-4 bg-ink" />
           colour
         </span>
         <span class="flex items-center gap-1">
-          <span class="inline-block w-5 border-t-[1.6px] border-ink" />
+          <span class="inline-block w-4 border-t-2 border-ink" />
           shape
         </span>
-        <span class="figure font-semibold">0–{{ lengthNumber(maxM) }} {{ length.unit }}</span>
       </span>
     </div>
     <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-note text-ink2">

@@ -36,7 +36,7 @@ const clearX = computed(() => {
 const x = computed(() => clearX.value ?? c.width.value - 132)
 /** A first bottom: a little below all that hangs in the water. */
 const first = () => store.set({ waterM: Number(Math.max(0.5, 1.3 * store.depthM, 0.92 * c.reachM.value).toFixed(1)) })
-const ink = computed(() => c.inkAt((y.value - 24 - c.skyH.value) / c.pxPerM.value))
+const ground = computed(() => c.patch(y.value - 34, 20))
 const [least, most] = LIMITS.waterDepthM
 </script>
 
@@ -63,7 +63,7 @@ const [least, most] = LIMITS.waterDepthM
       <path d="M0 -18l6 8h-12ZM0 19l6 -8h-12Z" fill="currentColor" />
     </svg>
   </DragHandle>
-  <div class="floats flex items-center" :style="`${at(x, y - 46)};color:${ink}`">
+  <div class="floats flex items-center" :style="`${at(x, y - 46)};color:${c.ink.value}`">
     <template v-if="waterM !== null">
       <NumberField
         label="Depth of the water"
@@ -75,7 +75,9 @@ const [least, most] = LIMITS.waterDepthM
         @change="m => store.set({ waterM: m })"
       >
         <template #default="{ shown }">
-          <span class="text-note font-semibold">{{ shown }} {{ length.unit }} deep</span>
+          <span class="px-1 text-note font-semibold" :style="{ background: ground }">
+            {{ shown }} {{ length.unit }} deep
+          </span>
         </template>
       </NumberField>
       <button
@@ -93,7 +95,7 @@ const [least, most] = LIMITS.waterDepthM
       class="figure min-h-11 text-note font-semibold underline"
       @click="first"
     >
-      Set the bottom
+      <span class="px-1" :style="{ background: ground }">Set the bottom</span>
     </button>
   </div>
 </template>

@@ -9,9 +9,11 @@ const store = useReadingStore()
 const { width, skyH, cloudPx, cloudX: left } = useColumn()
 const cloud = computed(() => store.reading.cloud)
 const y = computed(() => Math.round(skyH.value * 0.63))
+/** Height of the cloud under its lobes, where its words stand, px. */
+const FLANK = 18
 /** Lobes of even breadth along a flat base. */
 const shape = computed(() => {
-  const base = y.value + 18
+  const base = y.value + 20
   const x1 = width.value + 30
   const n = Math.max(2, Math.round((x1 - left.value) / 46))
   const w = (x1 - left.value) / n
@@ -19,15 +21,15 @@ const shape = computed(() => {
     { length: n },
     (_, i) => `a${w * 0.52} ${i % 2 ? 15 : 20} 0 0 1 ${w} ${i === 0 ? -8 : i === n - 1 ? 8 : 0}`,
   ).join('')
-  return `M${left.value} ${base}${lobes}V${base}Z`
+  return `M${left.value} ${base}v${-FLANK}${lobes}V${base}Z`
 })
 const hatch = computed(() =>
-  Array.from({ length: 4 }, (_, i) => `M${left.value + 8 + i * 6} ${y.value + 14 - i * 4}H${width.value}`).join(''),
+  Array.from({ length: 2 }, (_, i) => `M${left.value + 8 + i * 6} ${y.value + 17 - i * 3}H${width.value}`).join(''),
 )
 /** The words stand right of the handle, or above it where there is no room. */
 const words = computed(() => {
   const room = left.value + 22 <= width.value - 96
-  return room ? { x: left.value + 22, y: y.value - 16 } : { x: width.value - 96, y: y.value - 56 }
+  return room ? { x: left.value + 22, y: y.value - 20 } : { x: width.value - 96, y: y.value - 56 }
 })
 const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(cloud.value * 100)} %`))
 </script>
@@ -67,7 +69,7 @@ const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(c
   </DragHandle>
   <button
     type="button"
-    class="figure absolute flex min-h-9 items-center bg-sky2 px-1 text-note font-semibold text-ink"
+    class="figure absolute flex min-h-11 items-center px-1 text-note font-semibold text-ink"
     :style="{ left: `${words.x}px`, top: `${words.y}px` }"
     :aria-pressed="store.reading.rain"
     :aria-label="store.reading.rain ? 'Rain is on. Stop the rain' : `${text}. Make it rain`"

@@ -16,7 +16,7 @@ const ticks = computed(() => {
   return Array.from({ length: Math.floor(reach / step) }, (_, i) => {
     const shown = Number(((i + 1) * step).toFixed(1))
     const m = length.value.read(shown)
-    return { shown, y: c.yOf(m), ink: c.inkAt(m) }
+    return { shown, y: c.yOf(m) }
   }).filter(t => t.y < c.yOf(c.reachM.value) - 8)
 })
 /**
@@ -69,18 +69,14 @@ const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Nu
       :key="i"
       :d="d"
       fill="none"
-      :stroke="c.inkAt(c.reachM.value * 0.5)"
+      :stroke="c.ink.value"
       stroke-width="1.6"
       :stroke-dasharray="DASHES[i]"
     />
-    <path
-      :d="`M${strip + 2} ${c.skyH.value + 8}V${c.yOf(c.reachM.value)}`"
-      :stroke="c.inkAt(c.reachM.value * 0.4)"
-      stroke-width="1.2"
-    />
+    <path :d="`M${strip + 2} ${c.skyH.value + 8}V${c.yOf(c.reachM.value)}`" :stroke="c.ink.value" stroke-width="1.2" />
     <g v-for="t in numbered" :key="t.shown" class="figure" font-size="13" font-weight="600">
-      <path :d="`M${strip + 2} ${t.y}h8`" :stroke="t.ink" stroke-width="1.4" />
-      <text v-if="t.number" :x="strip + 14" :y="t.y + 4.5" :fill="t.ink">{{ t.shown }}</text>
+      <path :d="`M${strip + 2} ${t.y}h8`" :stroke="c.ink.value" stroke-width="1.4" />
+      <text v-if="t.number" :x="strip + 14" :y="t.y + 4.5" :fill="c.ink.value">{{ t.shown }}</text>
     </g>
   </svg>
   <div

@@ -17,7 +17,7 @@ const { length, lengthText } = useUnits()
 const v = computed(() => store.reading.visibilityM)
 const disc = c.disc
 const word = computed(() => c.screen.value?.clarity ?? '')
-const ink = computed(() => c.inkAt(v.value))
+const ground = computed(() => c.patch(disc.value.wordsY - 17, 34))
 </script>
 
 <template>
@@ -27,7 +27,7 @@ const ink = computed(() => c.inkAt(v.value))
     class="pointer-events-none overflow-visible absolute top-0 left-0"
     aria-hidden="true"
   >
-    <path :d="`M${disc.x} ${c.skyH.value}V${disc.y}`" :stroke="c.inkAt(0.02)" stroke-width="1.4" />
+    <path :d="`M${disc.x} ${c.skyH.value}V${disc.y}`" :stroke="c.ink.value" stroke-width="1.4" />
   </svg>
   <DragHandle
     label="Depth at which the white disc vanishes"
@@ -45,7 +45,7 @@ const ink = computed(() => c.inkAt(v.value))
     @change="m => store.set({ visibilityM: m })"
     @held="on => (c.held.value = on)"
   >
-    <svg viewBox="-33 -22 66 44" width="66" height="44" aria-hidden="true" :style="{ color: ink }">
+    <svg viewBox="-33 -22 66 44" width="66" height="44" aria-hidden="true" :style="{ color: c.ink.value }">
       <ellipse rx="31" ry="15" fill="none" stroke="currentColor" stroke-width="1.4" stroke-dasharray="3 3" />
       <ellipse rx="24" ry="9" :fill="settings.theme === 'night' ? 'var(--ink)' : '#fff'" fill-opacity=".55" />
       <path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
@@ -67,8 +67,8 @@ const ink = computed(() => c.inkAt(v.value))
     </NumberField>
   </div>
   <p
-    class="figure floats pointer-events-none text-note font-semibold whitespace-nowrap"
-    :style="`${at(disc.wordsX, disc.wordsY - 17)};color:${ink}`"
+    class="figure floats pointer-events-none px-0.5 text-note font-semibold whitespace-nowrap"
+    :style="`${at(disc.wordsX, disc.wordsY - 17)};color:${c.ink.value};background:${ground}`"
     aria-hidden="true"
   >
     Disc vanishes

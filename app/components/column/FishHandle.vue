@@ -27,8 +27,8 @@ const SIDE_WORDS: Record<Side, string> = {
 }
 const lureY = c.lureY
 const fish = c.fish
-const ink = computed(() => c.inkAt((fish.value.y - c.skyH.value) / c.pxPerM.value))
-const labelM = computed(() => Math.max(0, fish.value.labelY + 20 - c.skyH.value) / c.pxPerM.value)
+const ink = c.ink
+const ground = computed(() => c.patch(fish.value.labelY + 11, 22))
 
 /** Drag: the distance is how far the pointer is from the lure, the side its angle. */
 function move(dx: number, dy: number, from: number): number {
@@ -67,7 +67,6 @@ const arcs = computed(() => {
   const side = s.value.side
   return [arc(ranked.value.colourRangeM[side], 6), arc(ranked.value.sightingRangeM[side], 1.6)]
 })
-const ringInk = computed(() => c.inkAt(store.depthM))
 </script>
 
 <template>
@@ -86,14 +85,14 @@ const ringInk = computed(() => c.inkAt(store.depthM))
         :key="i"
         :d="a.d"
         fill="none"
-        :stroke="ringInk"
+        :stroke="ink"
         :stroke-width="a.width"
         :opacity="i === 0 ? 0.55 : 0.95"
       />
       <path
         :d="`M${c.lureX.value} ${lureY}
           L${c.lureX.value + fish.px * Math.cos(fish.rad)} ${lureY + fish.px * Math.sin(fish.rad)}`"
-        :stroke="ringInk"
+        :stroke="ink"
         stroke-width="1"
         stroke-dasharray="2 4"
       />
@@ -121,7 +120,7 @@ const ringInk = computed(() => c.inkAt(store.depthM))
       :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }"
     />
   </DragHandle>
-  <div class="floats" :style="`${at(fish.labelX, fish.labelY)};color:${c.inkAt(labelM)}`">
+  <div class="floats" :style="`${at(fish.labelX, fish.labelY)};color:${ink}`">
     <NumberField
       label="Distance of the fish"
       :value="s.fishM"
@@ -132,7 +131,7 @@ const ringInk = computed(() => c.inkAt(store.depthM))
       @change="m => store.set({ fishM: m })"
     >
       <template #default="{ shown }">
-        <span class="text-value">{{ shown }} {{ length.unit }}</span>
+        <span class="px-1 text-value" :style="{ background: ground }">{{ shown }} {{ length.unit }}</span>
       </template>
     </NumberField>
   </div>

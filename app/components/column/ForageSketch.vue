@@ -5,14 +5,12 @@ import { useColumn } from './useColumn'
 import { cap } from '~/words/options'
 
 /** What they are likely eating, drawn small; opens the food sheet. */
-const props = defineProps<{ /** Depth the sketch is drawn over, for its ink. */ atM: number }>()
 defineEmits<{ open: [] }>()
 const c = useColumn()
 const prey = computed(() => c.screen.value?.prey ?? [])
 const first = computed(() => prey.value[0]?.kind as Forage | undefined)
 const second = computed(() => prey.value[1]?.kind as Forage | undefined)
 const ground = computed(() => first.value === 'crawfish' || first.value === 'crab' || first.value === 'shrimp')
-const ink = computed(() => c.inkAt(props.atM))
 const FISH = 'M0 0C4 -4 12 -4 18 0L24 -4V4L18 0C12 4 4 4 0 0Z'
 const CRAW =
   'M6 0C8 -5 18 -5 26 -2L34 -5V5L26 2C18 5 8 5 6 0ZM6 -1L-4 -8M6 1L-4 8M-4 -8L-11 -7M-4 -8L-9 -12M-4 8L-11 7M-4 8L-9 12'
@@ -29,7 +27,7 @@ const spots = [
   <button
     type="button"
     class="figure flex min-h-11 items-center gap-2 text-left text-note"
-    :style="{ color: ink }"
+    :style="{ color: c.ink.value }"
     @click="$emit('open')"
   >
     <svg
@@ -46,7 +44,7 @@ const spots = [
         <path v-for="(p, i) in spots" :key="i" :d="FISH" :transform="`translate(${p[0]} ${p[1]})`" />
       </template>
     </svg>
-    <span v-if="first">
+    <span v-if="first" class="px-1" :style="{ background: c.patch(c.asideY.value + 84, 34) }">
       <span class="block font-bold">{{ cap(FORAGE[first].plural) }} {{ Math.round(prey[0]!.share * 100) }} %</span>
       <span v-if="second" class="block">then {{ FORAGE[second].plural }}</span>
     </span>

@@ -19,7 +19,7 @@ const c = useColumn()
 const { length, lengthText } = useUnits()
 const d = computed(() => store.depthM)
 const y = c.lureY
-const ink = computed(() => c.inkAt(d.value))
+const ink = c.ink
 const runs = computed(() => lureType(store.reading.lure).runsM)
 const red = computed(() => settings.theme === 'night')
 const seen = computed(() => {
@@ -80,11 +80,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
         stroke-dasharray="3 3"
       />
     </svg>
-    <span
-      v-through-water="{ parts: seen, red }"
-      class="block"
-      :style="{ width: `${size}px`, height: `${size * 0.43}px`, color: ink }"
-    >
+    <span v-through-water="{ seen, red }" class="block" :style="{ width: `${size}px`, height: `${size * 0.43}px` }">
       <LureFigure :lure="store.reading.lure" through :red="red" />
     </span>
   </DragHandle>

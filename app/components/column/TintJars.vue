@@ -11,7 +11,6 @@ import { withLightTable } from '~/screen/lightTable'
 import { JAR_WORDS, TINT_OPTIONS } from '~/words/options'
 
 /** Jars of water on white: which tint is it? */
-const props = defineProps<{ /** Depth the jars are drawn over, for their ink. */ atM: number }>()
 const store = useReadingStore()
 const settings = useSettingsStore()
 const c = useColumn()
@@ -26,12 +25,13 @@ function colourOf(tint: (typeof TINT_OPTIONS)[number]['value']): string {
   const colour = hex(jarColour(tint))
   return settings.theme === 'night' ? redTone(colour, 200) : colour
 }
+/** Height of a jar above its word, px. */
+const JAR_PX = 46
 const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.value], colour: colourOf(o.value) })))
-const ink = computed(() => c.inkAt(props.atM))
 </script>
 
 <template>
-  <fieldset class="flex" :style="{ color: ink }">
+  <fieldset class="flex" :style="{ color: c.ink.value }">
     <legend class="off">Tint of the water</legend>
     <label
       v-for="j in jars"
@@ -59,7 +59,11 @@ const ink = computed(() => c.inkAt(props.atM))
           :stroke-width="store.reading.tint === j.value ? 2.6 : 1.3"
         />
       </svg>
-      <span :class="store.reading.tint === j.value ? 'border-b-3 border-current' : 'border-b-3 border-transparent'">
+      <span
+        class="px-0.5"
+        :style="{ background: c.patch(c.asideY.value + JAR_PX, 20) }"
+        :class="store.reading.tint === j.value ? 'border-b-3 border-current' : 'border-b-3 border-transparent'"
+      >
         {{ j.short }}
       </span>
     </label>

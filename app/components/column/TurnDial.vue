@@ -14,7 +14,6 @@ const c = useColumn()
 const index = computed(() => FACING_OPTIONS.findIndex(o => o.value === store.reading.facing))
 const option = computed(() => FACING_OPTIONS[index.value]!)
 const spot = computed(() => ({ x: c.fish.value.labelX + 66, y: c.fish.value.labelY - 8 }))
-const ink = computed(() => c.inkAt(Math.max(0, spot.value.y + 22 - c.skyH.value) / c.pxPerM.value))
 /** Where the sun stands on the ring; the fish is to the right of the lure and looks left. */
 const SUN = { 'sun-in-face': [14, 0], 'sun-at-back': [-14, 0], 'across': [0, -14], 'any': null } as const
 const sun = computed(() => SUN[store.reading.facing])
@@ -29,7 +28,7 @@ function turn(step: number) {
   <button
     type="button"
     class="absolute flex h-11 w-11 cursor-pointer items-center justify-center"
-    :style="`${at(spot.x, spot.y)};color:${ink}`"
+    :style="`${at(spot.x, spot.y)};color:${c.ink.value}`"
     :aria-label="`Turn the fish: ${option.words}, ${option.note}`"
     :title="`${option.words}: ${option.note}`"
     @click="turn(1)"

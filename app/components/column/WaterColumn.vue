@@ -34,10 +34,9 @@ const { width, height } = useElementSize(box)
 const c = provideColumn(width, height, reachM, held, screen)
 
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
-const asideM = computed(() => (c.asideY.value + 60 - c.skyH.value) / c.pxPerM.value)
 /** Sunbeams only where there is direct sun: drawn faint, and still. */
 const beams = computed(() =>
-  Math.max(0, Math.min(0.16, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))),
+  Math.max(0, Math.min(c.beamRoom.value, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))),
 )
 </script>
 
@@ -71,8 +70,8 @@ const beams = computed(() =>
           class="absolute right-1 flex flex-col items-end gap-2"
           :style="{ top: `${c.asideY.value}px` }"
         >
-          <TintJars :at-m="asideM" />
-          <ForageSketch :at-m="asideM" @open="$emit('food')" />
+          <TintJars />
+          <ForageSketch @open="$emit('food')" />
         </div>
         <BedHandle />
         <FishHandle />

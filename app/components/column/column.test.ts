@@ -155,13 +155,31 @@ describe("the picture's colours", () => {
     const step = (depthM: number, colour: string) => ({ depthM, colour, luminance: 0, cones: [] })
     c.screen.value = { column: [step(0, '#c9d88a'), step(2, '#203008')] } as unknown as ScreenModel
     expect([c.colourAt(0.9), c.colourAt(1.1), c.colourAt(9)]).toEqual(['#c9d88a', '#203008', '#203008'])
-    expect([c.inkAt(0), c.inkAt(2)]).toEqual(['#0d1206', '#ffffff'])
+    expect(c.ink.value).toBe('#fff')
     useSettingsStore().theme = 'night'
-    expect([c.colourAt(0), c.inkAt(0)]).toEqual([expect.stringMatching(/^#[0-7].(0|1)/), 'var(--ink)'])
+    expect([c.colourAt(0), c.ink.value]).toEqual([expect.stringMatching(/^#[0-7].(0|1)/), 'var(--ink)'])
+  })
+  it('are under words what they are in the gradient, and leave beams the room that words allow', () => {
+    const c = column()
+    const colours = COLUMN_STOPS.map((s, i) => ({
+      depthM: s * c.reachM.value,
+      colour: i < 6 ? '#406040' : '#203020',
+      luminance: 0,
+      cones: [],
+    }))
+    c.screen.value = { column: colours } as unknown as ScreenModel
+    const at = (f: number) => c.skyH.value + f * c.waterH.value
+    const between = (COLUMN_STOPS[5]! + COLUMN_STOPS[6]!) / 2
+    expect(c.patch(at(0.1), 0)).toBe('linear-gradient(rgb(64 96 64),rgb(64 96 64))')
+    expect(c.patch(at(between), at(1) - at(between))).toBe('linear-gradient(rgb(48 72 48),rgb(32 48 32))')
+    expect(c.beamRoom.value).toBeCloseTo(0.07)
+    c.screen.value = { column: [{ depthM: 0, colour: '#727272', luminance: 0, cones: [] }] } as unknown as ScreenModel
+    expect(c.beamRoom.value).toBeGreaterThan(0)
+    expect(c.beamRoom.value).toBeLessThan(0.05)
   })
   it('stand in until the first are worked out', () => {
     const c = column()
-    expect(c.colourAt(1)).toBe('#8a9a8a')
+    expect(c.colourAt(1)).toBe('#5f6d5f')
     useSettingsStore().theme = 'dusk'
     expect(c.colourAt(1)).toBe('#20261f')
     expect(COLUMN_STOPS[0]).toBeLessThan(0.01)

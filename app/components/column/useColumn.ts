@@ -2,7 +2,7 @@ import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provid
 import type { Side } from '#core/lure/types'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
-import { labelInk, redTone } from '~/figures/tone'
+import { NIGHT_WATER, beamFor, luminanceOfHex, mixed, redTone } from '~/figures/tone'
 import type { ScreenModel } from '~/screen/model'
 
 /** Depths the picture may reach, m: the smallest that holds what is in it. */
@@ -31,9 +31,14 @@ export interface Column {
   cloudPx: ComputedRef<number>
   cloudX: ComputedRef<number>
   yOf: (depthM: number) => number
-  /** Colour of the water at a depth, and the ink that reads on it. */
+  /** Colour of the water at a depth. */
   colourAt: (depthM: number) => string
-  inkAt: (depthM: number) => string
+  /** The ink that reads on water: it is never drawn so bright that white would not. */
+  ink: ComputedRef<string>
+  /** Plain water to stand words on, at a height of the picture, px: the same water without lines across it. */
+  patch: (top: number, height: number) => string
+  /** How strong sunbeams may be drawn for words to be read on them, 0-1. */
+  beamRoom: ComputedRef<number>
   /** A handle is held: the scale keeps still under the finger. */
   held: Ref<boolean>
   screen: Readonly<Ref<ScreenModel | null>>
@@ -46,6 +51,8 @@ const WORDS_PX = 136
 const ASIDE = { width: 246, height: 122 } as const
 /** Words that stand on the bottom take so much of the water above it, px. */
 const BED_WORDS_PX = 44
+/** Sunbeams are never drawn stronger than this. */
+const MOST_BEAM = 0.07
 /** A bottom so many times deeper than the rest of the picture is left out of it. */
 const FAR_BELOW = 4
 /** Bearing of a fish on each side of the lure, degrees below level. */
@@ -139,10 +146,25 @@ export function provideColumn(
 
   const colourAt = (depthM: number) => {
     const steps = screen.value?.column
-    if (!steps?.length) return settings.theme === 'noon' ? '#8a9a8a' : '#20261f'
+    if (!steps?.length) return settings.theme === 'noon' ? '#5f6d5f' : '#20261f'
     const nearest = steps.reduce((a, b) => (Math.abs(b.depthM - depthM) < Math.abs(a.depthM - depthM) ? b : a))
-    return settings.theme === 'night' ? redTone(nearest.colour, 120) : nearest.colour
+    return settings.theme === 'night' ? redTone(nearest.colour, NIGHT_WATER) : nearest.colour
   }
+  /** The picture's gradient at a height of it, between the colours above and below. */
+  const shadeAt = (y: number) => {
+    const f = Math.max(0, Math.min(1, (y - skyH.value) / waterH.value))
+    const below = Math.max(
+      1,
+      COLUMN_STOPS.findIndex(s => s >= f),
+    )
+    const [from, to] = [COLUMN_STOPS[below - 1]!, COLUMN_STOPS[below]!]
+    const [a, b] = [from, to].map(s => colourAt(s * reachM.value))
+    return mixed(a!, b!, Math.max(0, (f - from) / (to - from)))
+  }
+  const beamRoom = computed(() => {
+    const brightest = Math.max(0, ...(screen.value?.column ?? []).map(s => luminanceOfHex(s.colour)))
+    return Math.min(MOST_BEAM, beamFor(brightest))
+  })
   const column: Column = {
     width,
     height,
@@ -164,7 +186,9 @@ export function provideColumn(
     stops: COLUMN_STOPS,
     yOf,
     colourAt,
-    inkAt: m => (settings.theme === 'night' ? 'var(--ink)' : labelInk(colourAt(m))),
+    ink: computed(() => (settings.theme === 'night' ? 'var(--ink)' : '#fff')),
+    patch: (top, height) => `linear-gradient(${shadeAt(top)},${shadeAt(top + height)})`,
+    beamRoom,
   }
   provide(KEY, column)
   return column

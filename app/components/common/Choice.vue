@@ -9,6 +9,8 @@ const props = defineProps<{
   options: readonly { value: T; words: string; note?: string }[]
   up?: boolean
   dark?: boolean
+  /** Without a frame, under the words of its label. */
+  bare?: boolean
 }>()
 const emit = defineEmits<{ change: [value: T] }>()
 const current = computed(() => props.options.find(o => o.value === props.value)?.words ?? props.value)
@@ -17,12 +19,16 @@ const current = computed(() => props.options.find(o => o.value === props.value)?
 <template>
   <Listbox :model-value="value" as="div" class="relative" @update:model-value="(v: T) => emit('change', v)">
     <ListboxButton
-      class="flex min-h-11 w-full items-center gap-2 px-3 text-left font-semibold"
-      :class="dark ? 'bg-bed2 text-on-bed' : 'border border-ink'"
+      class="flex min-h-11 w-full items-center gap-2 text-left font-semibold"
+      :class="dark ? 'bg-bed2 px-3 text-on-bed' : bare ? 'px-1' : 'border border-ink px-3'"
       :aria-label="`${label}: ${current}`"
     >
-      <span>{{ current }}</span>
-      <span aria-hidden="true" class="ml-auto text-[0.8em]">▾</span>
+      <span v-if="bare" class="leading-tight">
+        <span class="block">{{ label }}</span>
+        <span class="block font-medium text-ink2">{{ current }}</span>
+      </span>
+      <span v-else>{{ current }}</span>
+      <span aria-hidden="true" :class="bare ? '' : 'ml-auto'" class="text-[0.8em]">▾</span>
     </ListboxButton>
     <ListboxOptions
       :class="[

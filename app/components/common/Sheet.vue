@@ -1,28 +1,40 @@
 <script setup lang="ts">
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { nextTick, onMounted, onUnmounted, ref } from 'vue'
 
-/** A panel over the screen: from the side on a desk, from below on a phone. */
-defineProps<{ open: boolean; title: string; wide?: boolean }>()
+/**
+ * A sheet in the frame of the screen: beside the picture on a desk, which stays in hand; under the bar on a phone. It
+ * takes the focus, and gives it back when it is closed.
+ */
+defineProps<{ title: string; phone: boolean }>()
 defineEmits<{ close: [] }>()
+const close = ref<HTMLButtonElement | null>(null)
+let opener: HTMLElement | null = null
+onMounted(async () => {
+  opener = document.activeElement as HTMLElement | null
+  await nextTick()
+  close.value?.focus()
+})
+onUnmounted(() => {
+  // What covered the opener is gone only after this.
+  const back = opener
+  setTimeout(() => back?.isConnected && back.focus())
+})
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-50" @close="$emit('close')">
-    <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-end justify-center sm:items-stretch sm:justify-end">
-      <DialogPanel
-        :class="[
-          'flex max-h-[92dvh] w-full flex-col border-t-2 border-ink bg-page text-ink sm:max-h-none',
-          'sm:border-t-0 sm:border-l-2',
-          wide ? 'sm:max-w-2xl' : 'sm:max-w-md',
-        ]"
-      >
-        <div class="flex items-center border-b-2 border-ink pl-4">
-          <DialogTitle class="figure text-lead font-bold">{{ title }}</DialogTitle>
-          <button type="button" class="ml-auto min-h-12 px-4 font-semibold" @click="$emit('close')">Close</button>
-        </div>
-        <div class="min-h-0 overflow-y-auto p-4" tabindex="0" role="region" :aria-label="title"><slot /></div>
-      </DialogPanel>
+  <section
+    role="dialog"
+    :aria-label="title"
+    class="z-30 flex min-h-0 flex-col bg-page text-ink"
+    :class="phone ? 'fixed inset-x-0 top-11.5 bottom-0' : 'relative col-[2/-1] row-2'"
+    @keydown.esc.stop="$emit('close')"
+  >
+    <div class="flex items-center border-b-2 border-ink pl-4">
+      <h2 class="figure text-lead font-bold">{{ title }}</h2>
+      <button ref="close" type="button" class="ml-auto min-h-11 px-4 font-semibold" @click="$emit('close')">
+        Close
+      </button>
     </div>
-  </Dialog>
+    <div class="min-h-0 flex-1 overflow-y-auto p-4" tabindex="0" role="region" :aria-label="title"><slot /></div>
+  </section>
 </template>

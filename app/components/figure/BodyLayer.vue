@@ -95,7 +95,7 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
         <stop v-for="s in run" :key="s.at" :offset="s.at" :data-seen="`stop-color ${s.part}`" />
       </linearGradient>
     </defs>
-    <path data-part="flank" :d="layer.d" :fill="url('g')" />
+    <path data-part="flank" data-outline :d="layer.d" :fill="url('g')" />
   </g>
   <g v-else>
     <defs>

@@ -13,8 +13,8 @@ import BodyLayer from './BodyLayer.vue'
 
 /**
  * One lure, from data. `dress` draws it in the hand with materials; `through` draws it as it looks through the water,
- * without an outline, in the flat colours that `v-through-water` on an element around it gives; neither draws a
- * one-ink silhouette for pickers.
+ * in the flat colours that `v-through-water` on an element around it gives, its outline thin while the shape is made
+ * out; neither draws a one-ink silhouette for pickers.
  */
 const props = withDefaults(
   defineProps<{
@@ -27,10 +27,8 @@ const props = withDefaults(
     /** Outline width in figure units; thicker where the figure is reduced. */
     line?: number
     label?: string
-    /** Softness of the outline through the water, figure units. */
-    blur?: number
   }>(),
-  { dress: undefined, through: false, mark: null, red: false, line: 1.6, label: '', blur: 0 },
+  { dress: undefined, through: false, mark: null, red: false, line: 1.6, label: '' },
 )
 
 /** A treble hook, its eye at the origin. */
@@ -52,7 +50,6 @@ function colourOf(part: Part): string {
   return tone(drawnPart(part)?.colour ?? '#999999')
 }
 const has = (part: Part) => !!props.dress?.[part]
-const hookInk = computed(() => (props.through ? '#00000050' : 'currentColor'))
 
 /** Paths of the strands by colour: a skirt in the hand shows its mixture, one in motion a single blended colour. */
 function strands(layer: Layer & { kind: 'strands' }) {
@@ -79,7 +76,6 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
     :role="label ? 'img' : undefined"
     :aria-label="label || undefined"
     :aria-hidden="label ? undefined : 'true'"
-    :style="blur ? { filter: `blur(${blur}px)` } : undefined"
   >
     <defs v-if="inHand">
       <linearGradient :id="`${id}m`" x1="0" y1="0" x2="0.25" y2="1">
@@ -108,6 +104,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         <path
           :data-part="layer.part"
           :data-seen="through ? `fill ${layer.part}` : undefined"
+          :data-outline="through || undefined"
           :d="layer.d"
           :fill="colourOf(layer.part)"
           stroke-linejoin="round"
@@ -153,7 +150,8 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         v-else-if="layer.kind === 'treble'"
         :transform="`translate(${layer.x} ${layer.y}) rotate(${layer.rot}) scale(${layer.s})`"
         fill="none"
-        :stroke="hookInk"
+        :data-fine="through || undefined"
+        stroke="currentColor"
         stroke-width="1.9"
         stroke-linecap="round"
         stroke-linejoin="round"
@@ -165,7 +163,8 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         v-else-if="layer.kind === 'hook'"
         :d="layer.d"
         fill="none"
-        :stroke="hookInk"
+        :data-fine="through || undefined"
+        stroke="currentColor"
         stroke-width="2.2"
         stroke-linecap="round"
       />
@@ -173,7 +172,8 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         v-else-if="layer.kind === 'wire'"
         :d="layer.d"
         fill="none"
-        :stroke="hookInk"
+        :data-fine="through || undefined"
+        stroke="currentColor"
         stroke-width="1.8"
         stroke-linecap="round"
       />
@@ -194,17 +194,16 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         stroke="currentColor"
         stroke-width="1.5"
       />
-      <g v-else-if="layer.kind === 'eye' && (inHand || through)" :opacity="through ? 0.5 : 1">
+      <g v-else-if="layer.kind === 'eye' && (inHand || through)" :data-fine="through || undefined">
         <circle
           :cx="layer.x"
           :cy="layer.y"
           :r="layer.r"
-          :fill="tone('#f1eee2')"
-          :stroke="outlined ? 'currentColor' : 'none'"
+          :fill="through ? 'none' : tone('#f1eee2')"
+          :stroke="outlined || through ? 'currentColor' : 'none'"
           stroke-width="1"
-          :fill-opacity="through ? 0.25 : 1"
         />
-        <circle :cx="layer.x - 0.3" :cy="layer.y" :r="layer.r * 0.52" fill="#111" />
+        <circle :cx="layer.x - 0.3" :cy="layer.y" :r="layer.r * 0.52" :fill="through ? 'currentColor' : '#111'" />
       </g>
     </template>
   </svg>

@@ -1,16 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { coatWords } from '#core/paintwork/coat'
+import { coatWords, parseCoat } from '#core/paintwork/coat'
 import type { Finish } from '#core/lure/finish'
 import type { Part } from '#core/paintwork/parts'
 import { FIGURES } from '~/figures/all'
-import { dressOf } from '~/figures/dress'
+import { type Dress, dressOf } from '~/figures/dress'
 import { cap } from '~/words/options'
 import LureFigure from '~/components/figure/LureFigure.vue'
 
-/** The lure large, its parts named on leader lines. At night it is drawn by tone. */
-const props = defineProps<{ finish: Finish; red: boolean }>()
-const dress = computed(() => dressOf(props.finish))
+/** A dress-up tried on: the part it is put on, its coat, and what it adds. */
+interface Dressing {
+  part: Part
+  coat: string
+  gain: number
+  dress: Dress
+}
+/** The lure large, its parts named on leader lines, dressed up where that is tried on. At night it is drawn by tone. */
+const props = defineProps<{ finish: Finish; red: boolean; dressing: Dressing | null }>()
+const dress = computed(() => props.dressing?.dress ?? dressOf(props.finish))
+/** What is said of a part: its coat, or the one tried on with what it adds. */
+const coatOf = ({ part, coat }: Finish['parts'][number]) =>
+  props.dressing?.part === part
+    ? `${coatWords(parseCoat(props.dressing.coat))}, +${Math.round(props.dressing.gain * 100)}`
+    : coatWords(coat)
 const W = 374
 const H = 180
 /** The figure's box within the plate: 240 x 104 units scaled and set in the middle. */
@@ -35,7 +47,7 @@ const labels = computed(() => {
     .filter(p => at[p.part])
     .map(p => ({
       part: p.part,
-      words: coatWords(p.coat),
+      words: coatOf(p),
       x: OX + at[p.part]![0] * K,
       y: OY + (at[p.part]![1] - 8) * K,
     }))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { SCHOOLS } from '#core/words/schools'
 import { parseCoat } from '#core/paintwork/coat'
 import { finishById } from '#core/lure/finish'
@@ -9,11 +9,14 @@ import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { dressOf, drawCoat } from '~/figures/dress'
-import { LURE_SHORT } from '~/words/options'
+import { LURE_SHORT, SCHOOL_OPTIONS, cap } from '~/words/options'
 import type { ScreenModel } from '~/screen/model'
 import RangeBar from '~/components/calls/RangeBar.vue'
+import Choice from '~/components/common/Choice.vue'
+import HandFigure from '~/components/figure/HandFigure.vue'
 import LureFigure from '~/components/figure/LureFigure.vue'
 import NamedFigure from './NamedFigure.vue'
+import PlateSection from './PlateSection.vue'
 import ReasonList from './ReasonList.vue'
 import SchoolStands from './SchoolStands.vue'
 import SeenStrip from './SeenStrip.vue'
@@ -64,7 +67,32 @@ const shownFrom = (s: Side) => {
   const sightM = call.value.sightingRangeM[s]
   return sightM > 0 ? `${lengthNumber(sightM)} ${length.value.unit}` : 'none'
 }
-const first = computed(() => call.value.rank === 1)
+const colourMatters = computed(() => props.screen.answer.colourMatters)
+const same = computed(() => {
+  const look = props.screen.answer.lookAlikes.find(g => g.includes(finish.value.id)) ?? []
+  return look.filter(id => id !== finish.value.id).map(id => finishById(id)!)
+})
+/** The dress-up tried on the large figure. */
+const dressed = ref<string | null>(null)
+watch(
+  () => props.screen.selectedId,
+  () => (dressed.value = null),
+)
+const dressing = computed(() => dressUps.value.find(d => d.text === dressed.value) ?? null)
+const dressBrief = computed(() => {
+  const best = [...dressUps.value].sort((a, b) => b.gain - a.gain)[0]
+  return best ? `up to +${Math.round(best.gain * 100)}` : 'others gain more'
+})
+/** What goes with it, a line each: cautions first, then what to do at the boat side and afterwards. */
+const goesWith = computed(() => {
+  const { boatSide, next } = props.screen.answer
+  return [
+    ...advisories.value.map(a => ({ word: KINDS[a.kind], text: a.text })),
+    ...(boatSide && call.value.rank === 1 ? [{ word: 'Boat side', text: boatSide.text }] : []),
+    { word: 'Then', text: next.text },
+  ]
+})
+const withBrief = computed(() => [...new Set(goesWith.value.map(w => w.word.toLowerCase()))].join(', '))
 /** Said of each of the finishes that share the first place. */
 const shared = computed(() => {
   const { closeCall } = props.screen.answer
@@ -98,13 +126,26 @@ const subtitle = computed(() => {
       </button>
       <h2 class="figure text-figure leading-tight font-bold max-sm:text-title">{{ finish.name }}</h2>
       <p class="text-ink2">{{ subtitle }}</p>
-      <p v-if="shared" class="mt-1 border-l-2 border-ink pl-2">{{ shared }}</p>
     </header>
-    <NamedFigure :finish="finish" :red="red && !showColour" />
+    <NamedFigure :finish="finish" :red="red && !showColour" :dressing="dressing" />
     <SeenStrip :lure="finish.lure" :strip="screen.strip" :fish-m="screen.fishM" :red="red" />
     <div class="px-3.5 pb-4">
-      <section class="topic">
-        <h3>How far off a fish first sees it</h3>
+      <PlateSection name="decides" title="What decides" :brief="`colour decides ${colourMatters.level}`">
+        <p v-if="shared" class="mb-1 border-l-2 border-ink pl-2">{{ shared }}</p>
+        <p>{{ colourMatters.text }}</p>
+        <p v-if="screen.answer.turning" class="mt-1">{{ screen.answer.turning.text }}</p>
+      </PlateSection>
+      <PlateSection v-if="same.length" name="same" title="The same to the fish" :brief="`${same.length} more`">
+        <ul class="grid grid-cols-3 gap-1">
+          <li v-for="f in same" :key="f.id">
+            <button type="button" class="w-full text-left" @click="$emit('select', f.id)">
+              <span class="block h-11 bg-plate p-0.5"><HandFigure :finish="f" :line="3" /></span>
+              <span class="block text-note leading-tight">{{ f.name }}</span>
+            </button>
+          </li>
+        </ul>
+      </PlateSection>
+      <PlateSection name="range" title="How far off a fish first sees it">
         <ul>
           <li v-for="s in SIDES" :key="s" class="flex items-center gap-2 py-0.5" :class="s === side ? 'font-bold' : ''">
             <span class="w-26">{{ SIDE_WORDS[s] }}</span>
@@ -123,21 +164,17 @@ const subtitle = computed(() => {
           You can follow its back from {{ lengthText(call.anglerSightM) }} across the water.
         </p>
         <p v-if="turns" class="text-note text-ink2">{{ turns }}</p>
-        <p v-if="screen.answer.turning" class="mt-1 border-l-2 border-ink pl-2">{{ screen.answer.turning.text }}</p>
         <details class="mt-1" @toggle="chart = ($event.target as HTMLDetailsElement).open">
-          <summary>Contrast against distance, with its rivals</summary>
+          <summary class="flex min-h-11 items-center underline underline-offset-3">
+            Contrast against distance, with its rivals
+          </summary>
           <ContrastChart v-if="chart" :curves="screen.curves" :fish-m="screen.fishM" />
         </details>
-      </section>
-      <section class="topic">
-        <h3>Why</h3>
+      </PlateSection>
+      <PlateSection name="why" title="Why" :brief="`${Math.round(call.score * 100)} of 100, from an even 50`">
         <ReasonList :call="call" />
-      </section>
-      <section class="topic">
-        <h3 class="flex">
-          Where the schools stand
-          <span class="ml-auto text-label font-medium text-ink2">against&ensp;for</span>
-        </h3>
+      </PlateSection>
+      <PlateSection name="schools" title="Where the schools stand" brief="against, open, for">
         <SchoolStands :call="call" />
         <p v-for="d in screen.answer.disagreements" :key="d.picks.join()" class="mt-1.5 border-l-2 border-ink pl-2">
           <span class="font-bold">
@@ -145,91 +182,57 @@ const subtitle = computed(() => {
           </span>
           {{ d.optics }} {{ d.when }}
         </p>
-        <details v-if="screen.weights.because.length" class="mt-1">
-          <summary>How the schools are weighed today</summary>
-          <p v-for="b in screen.weights.because" :key="b">{{ b.charAt(0).toUpperCase() + b.slice(1) }}.</p>
-        </details>
-      </section>
-      <section v-if="dressUps.length || others.length" class="topic">
-        <h3>Dress it up</h3>
-        <ul class="grid grid-cols-2 gap-2">
-          <li v-for="d in dressUps" :key="d.text" class="flex gap-2">
-            <span class="h-10.5 w-23 shrink-0 bg-plate p-0.5">
-              <LureFigure :lure="finish.lure" :dress="d.dress" :mark="finish.mark" :red="red" :line="2.4" />
-            </span>
-            <span class="text-note leading-tight">
-              {{ d.text }}
-              <b>+{{ Math.round(d.gain * 100) }}</b>
-            </span>
+        <Choice
+          class="mt-2 mb-1"
+          label="Ranked by"
+          bare
+          up
+          :value="store.reading.school"
+          :options="SCHOOL_OPTIONS"
+          @change="v => store.set({ school: v })"
+        />
+        <p v-for="b in screen.weights.because" :key="b" class="text-note text-ink2">{{ cap(b) }}.</p>
+      </PlateSection>
+      <PlateSection v-if="dressUps.length || others.length" name="dress" title="Dress it up" :brief="dressBrief">
+        <ul class="grid gap-1">
+          <li v-for="d in dressUps" :key="d.text">
+            <button
+              type="button"
+              class="flex min-h-11 w-full items-center gap-2 text-left"
+              :aria-pressed="dressed === d.text"
+              @click="dressed = dressed === d.text ? null : d.text"
+            >
+              <span class="h-10 w-22 shrink-0 bg-plate p-0.5" :class="dressed === d.text ? 'outline-2' : ''">
+                <LureFigure :lure="finish.lure" :dress="d.dress" :mark="finish.mark" :red="red" :line="2.4" />
+              </span>
+              <span class="leading-tight">{{ d.text }}</span>
+              <b class="figure ml-auto">+{{ Math.round(d.gain * 100) }}</b>
+            </button>
           </li>
         </ul>
         <p v-for="d in others" :key="d.finishId + d.text" class="text-note text-ink2">
           {{ nameOf(d.finishId) }}: {{ d.text }}
           <b>+{{ Math.round(d.gain * 100) }}</b>
         </p>
-      </section>
-      <section class="topic">
-        <h3>How much colour matters today: {{ screen.answer.colourMatters.level }}</h3>
-        <p>{{ screen.answer.colourMatters.text }}</p>
-      </section>
-      <section class="topic">
-        <h3>What goes with it</h3>
+      </PlateSection>
+      <PlateSection name="with" title="What goes with it" :brief="withBrief">
+        <dl>
+          <div v-for="w in goesWith" :key="w.text" class="flex gap-2 py-0.5">
+            <dt class="w-18 shrink-0 font-bold">{{ w.word }}</dt>
+            <dd>{{ w.text }}</dd>
+          </div>
+        </dl>
+      </PlateSection>
+      <PlateSection
+        v-if="screen.answer.assumed.length"
+        name="assumed"
+        title="Taken for granted"
+        :brief="`${screen.answer.assumed.length} things`"
+      >
         <ul>
-          <li v-if="first && screen.answer.boatSide" class="flex gap-2 py-0.5">
-            <span class="w-16 shrink-0 font-bold">Boat side</span>
-            <span>{{ screen.answer.boatSide.text }}</span>
-          </li>
-          <li v-for="a in advisories" :key="a.text" class="flex gap-2 py-0.5">
-            <span class="w-16 shrink-0 font-bold">{{ KINDS[a.kind] }}</span>
-            <span>{{ a.text }}</span>
-          </li>
-          <li class="flex gap-2 py-0.5">
-            <span class="w-16 shrink-0 font-bold">Then</span>
-            <span>{{ screen.answer.next.text }}</span>
-          </li>
+          <li v-for="a in screen.answer.assumed" :key="a.path" class="py-0.25 text-ink2">{{ cap(a.because) }}.</li>
         </ul>
-      </section>
-      <section v-if="screen.answer.assumed.length" class="topic">
-        <h3>What was taken for granted</h3>
-        <ul>
-          <li v-for="a in screen.answer.assumed" :key="a.path" class="py-0.25 text-ink2">
-            {{ a.because.charAt(0).toUpperCase() + a.because.slice(1) }}.
-          </li>
-        </ul>
-      </section>
+      </PlateSection>
     </div>
   </section>
 </template>
-
-<style scoped>
-/* Sections out of sight are neither laid out nor painted until scrolled to. */
-.topic {
-  border-top: 1px solid var(--ink);
-  margin-top: 8px;
-  padding-top: 5px;
-  content-visibility: auto;
-  contain-intrinsic-height: auto 120px;
-}
-h3 {
-  font-family: var(--font-figure);
-  font-weight: 700;
-  font-size: 15px;
-  margin-bottom: 2px;
-}
-summary {
-  cursor: pointer;
-  min-height: 32px;
-  display: flex;
-  align-items: center;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-@media (max-width: 899px) {
-  summary {
-    min-height: 44px;
-  }
-  h3 {
-    font-size: 18px;
-  }
-}
-</style>

@@ -34,9 +34,5 @@ const reasons = computed(() =>
         </span>
       </span>
     </li>
-    <li class="mt-1 flex gap-2 border-t border-hair pt-1 text-ink2">
-      <span class="figure w-9 shrink-0 text-right font-bold text-ink">{{ Math.round(call.score * 100) }}</span>
-      <span>of 100, starting from an even 50.</span>
-    </li>
   </ol>
 </template>

@@ -3,11 +3,11 @@ import type { LureId } from '#core/lure/types'
 import { computed } from 'vue'
 import { useUnits } from '~/settings/useUnits'
 import { vThroughWater } from '~/figures/throughWater'
-import { redTone } from '~/figures/tone'
+import { NIGHT_WATER, redTone } from '~/figures/tone'
 import type { SeenOut } from '~/screen/model'
 import LureFigure from '~/components/figure/LureFigure.vue'
 
-/** The same lure at growing distances, in the water's own colour: no outline, smaller, softer, paler. */
+/** The same lure at growing distances, in the water's own colour: smaller and paler, until it is gone. */
 const props = defineProps<{ lure: LureId; strip: SeenOut[]; fishM: number; red: boolean }>()
 const { lengthText } = useUnits()
 const nearest = computed(() =>
@@ -24,13 +24,14 @@ const width = (i: number) => `${92 - i * 13}%`
   <ol class="grid grid-cols-5" aria-label="As seen at growing distances">
     <li v-for="(s, i) in strip" :key="i" class="text-center">
       <span
-        v-through-water="{ parts: s.parts, red }"
+        v-through-water="{ seen: s, red }"
         class="flex h-14.5 items-center justify-center"
-        :style="{ background: red ? redTone(s.water, 120) : s.water }"
+        :style="{ background: red ? redTone(s.water, NIGHT_WATER) : s.water }"
       >
-        <span :style="{ width: width(i) }">
-          <LureFigure :lure="lure" through :red="red" :blur="0.3 + i * 0.35" :label="`At ${lengthText(s.distanceM)}`" />
+        <span v-if="s.shape" :style="{ width: width(i) }">
+          <LureFigure :lure="lure" through :red="red" :label="`At ${lengthText(s.distanceM)}`" />
         </span>
+        <span v-else class="figure text-note font-bold">gone</span>
       </span>
       <span
         class="figure block border-t-[5px] pt-0.5 text-note"
