@@ -34,7 +34,7 @@ const settings = useSettingsStore()
       <button type="button" class="bar disabled:opacity-60" :disabled="!store.canUndo" @click="store.undo()">
         Undo
       </button>
-      <button type="button" class="bar" aria-label="Keys and words" @click="$emit('help')">?</button>
+      <button type="button" class="bar min-w-11" aria-label="Keys and words" @click="$emit('help')">?</button>
       <span class="ml-auto flex">
         <WhereWhen v-if="part === 'whole'" class="mr-2" @change="$emit('conditions')" />
         <button

@@ -1,4 +1,4 @@
-import { modeLrgb, modeRgb, parseHex, useMode, wcagContrast, wcagLuminance } from 'culori/fn'
+import { formatHex, modeLrgb, modeRgb, parseHex, useMode, wcagContrast, wcagLuminance } from 'culori/fn'
 import { encodeChannel } from '#core/spectrum/colour'
 
 // The small build of the library knows only the colour spaces it is told of.
@@ -21,8 +21,8 @@ export const NIGHT_WATER = 120
 /** A colour so far on the way from one to another, 0-1, as a gradient of the screen mixes them. */
 export function mixed(a: string, b: string, t: number): string {
   const [p, q] = [parseHex(a)!, parseHex(b)!]
-  const at = (u: number, v: number) => Math.round(255 * (u + (v - u) * t))
-  return `rgb(${at(p.r, q.r)} ${at(p.g, q.g)} ${at(p.b, q.b)})`
+  const at = (u: number, v: number) => u + (v - u) * t
+  return formatHex({ mode: 'rgb', r: at(p.r, q.r), g: at(p.g, q.g), b: at(p.b, q.b) })
 }
 
 /** Luminance up to which white stands off a ground by 4.5 to 1 (WCAG 1.4.3): 1.05 / 4.5 - 0.05. */

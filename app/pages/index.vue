@@ -118,7 +118,11 @@ const TITLES: Record<SheetName, string> = {
       @kept="open('kept')"
       @help="open('help')"
     />
-    <div class="flex min-h-0 flex-col" :class="phone ? '' : 'border-r-2 border-ink'" :inert="phone && sheet !== null">
+    <div
+      class="flex min-h-0 flex-col"
+      :class="phone ? '' : 'col-1 row-2 border-r-2 border-ink'"
+      :inert="phone && sheet !== null"
+    >
       <HintStrip />
       <WaterColumn
         v-model:reach-m="reachM"
@@ -148,7 +152,10 @@ const TITLES: Record<SheetName, string> = {
       :class="phone ? '' : 'col-[2/-1] row-2 xl:contents'"
       :inert="sheet !== null"
     >
-      <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3]'">
+      <div
+        class="flex min-h-0 min-w-0 flex-col"
+        :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3] xl:col-2 xl:row-2'"
+      >
         <StatusLine :slow="slow" :failed="failed" @cancel="cancel" />
         <LurePicker ref="picker" />
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
@@ -164,12 +171,15 @@ const TITLES: Record<SheetName, string> = {
       </div>
       <div
         v-if="!phone"
-        class="region min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink xl:border-ink"
+        :class="[
+          'region min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink',
+          'xl:col-3 xl:row-2 xl:border-ink',
+        ]"
         tabindex="0"
         role="region"
         aria-label="Plate"
       >
-        <KeepButton class="px-3 pt-2 xl:hidden" />
+        <RodsPanel class="border-t-0 xl:hidden" :phone="false" @select="choose" />
         <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>
     </div>

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { SIZES, clean, firstCall, open } from './screen'
+import { SIZES, clean, firstCall, open, takeLure } from './screen'
 
 const kept = (page: Parameters<typeof open>[0]) => page.getByTestId('kept')
 const tie = (page: Parameters<typeof open>[0]) => page.getByRole('button', { name: 'I tied this on' }).first().click()
@@ -95,7 +95,7 @@ test.describe('a worker that fails', () => {
     await page.setViewportSize(SIZES.desk)
     await open(page)
     const before = await firstCall(page).getAttribute('data-finish')
-    await page.locator('input[name=lure][value=popper]').check({ force: true })
+    await takeLure(page, 'popper')
     await expect.poll(() => firstCall(page).getAttribute('data-finish')).not.toBe(before)
   })
   test('where nothing can be loaded it is said in words, and mended by itself', async ({ page, context, baseURL }) => {

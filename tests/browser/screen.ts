@@ -28,6 +28,24 @@ export const firstCall = (page: Page) => page.getByTestId('call').first()
 export const valueOf = async (page: Page, name: RegExp | string) =>
   Number(await slider(page, name).getAttribute('aria-valuenow'))
 
+/** Take a lure out of the drawer. */
+export async function takeLure(page: Page, lure: string): Promise<void> {
+  await page.getByRole('button', { name: 'All 24' }).click()
+  await page.locator(`[data-lure=${lure}]`).click()
+}
+
+/** Nothing to press is smaller than a fingertip, 44 px high. */
+export async function largeTargets(page: Page): Promise<void> {
+  const small = await page.locator('button, a, [role=slider], label, summary, input:not(.off)').evaluateAll(all =>
+    all
+      .filter(e => (e as HTMLElement).offsetParent && !e.closest('.off'))
+      .map(e => ({ e, box: e.getBoundingClientRect() }))
+      .filter(({ box }) => box.height < 43.5 || box.width < 35)
+      .map(({ e, box }) => `${e.textContent?.trim().slice(0, 30)} ${Math.round(box.width)}x${Math.round(box.height)}`),
+  )
+  expect(small).toEqual([])
+}
+
 /** No fault that axe finds, of any weight. */
 export async function clean(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze()
@@ -78,6 +96,55 @@ export async function nothingOverlaps(page: Page): Promise<void> {
   expect(meeting).toEqual([])
 }
 
+/**
+ * No word of the picture over a line or an edge of a drawing: at points across each word's box nothing is stroked, and
+ * no shape other than the ground it stands on begins. Words with a ground of their own stand on that.
+ */
+export async function wordsStandClear(page: Page): Promise<void> {
+  const crossed = await page.locator('[aria-label="The water"]').evaluate(picture => {
+    const out = new Set<string>()
+    const drawn = [...picture.querySelectorAll<SVGGeometryElement>('svg path, svg ellipse, svg circle, svg line')]
+      .map(shape => ({ shape, style: getComputedStyle(shape), box: shape.getBoundingClientRect() }))
+      .filter(
+        ({ shape, style }) => !shape.closest('defs, clipPath') && style.stroke !== 'none' && style.opacity !== '0',
+      )
+    const walk = document.createTreeWalker(picture, NodeFilter.SHOW_TEXT)
+    while (walk.nextNode()) {
+      const node = walk.currentNode
+      const words = node.textContent!.trim()
+      const parent = node.parentElement!
+      if (!words || parent.closest('.off, [role=listbox]')) continue
+      const grounded = (e: Element | null): boolean =>
+        !!e &&
+        e !== picture &&
+        (/gradient|rgb\(/.test(getComputedStyle(e).background.replace('rgba(0, 0, 0, 0)', '')) ||
+          (e.tagName !== 'svg' && grounded(e.parentElement)))
+      if (parent.tagName !== 'text' && grounded(parent)) continue
+      const range = document.createRange()
+      range.selectNodeContents(node)
+      for (const b of range.getClientRects())
+        for (const { shape, box } of drawn) {
+          if (
+            shape.closest('button, [role=slider]') === parent.closest('button, [role=slider]') &&
+            shape.closest('button, [role=slider]')
+          )
+            continue
+          if (box.right < b.left || box.left > b.right || box.bottom < b.top || box.top > b.bottom) continue
+          const at = shape.getScreenCTM()!.inverse()
+          const hit = Array.from({ length: 60 }, (_, i) => [(i % 12) / 11, Math.floor(i / 12) / 4] as const).some(
+            ([u, v]) => {
+              const p = new DOMPoint(b.left + u * b.width, b.top + b.height * (0.25 + 0.5 * v)).matrixTransform(at)
+              return shape.isPointInStroke(p)
+            },
+          )
+          if (hit) out.add(`${words} / ${shape.getAttribute('d')?.slice(0, 30) ?? shape.tagName}`)
+        }
+    }
+    return [...out]
+  })
+  expect(crossed).toEqual([])
+}
+
 /** Nothing wider than the window, and no label cut off by its own box. */
 export async function nothingClipped(page: Page): Promise<void> {
   expect(
@@ -104,4 +171,12 @@ export async function nothingClipped(page: Page): Promise<void> {
       .map(e => e.textContent?.trim()),
   )
   expect(halved).toEqual([])
+  // The reason of a row is whole: it ends above the row's line.
+  const over = await page.getByTestId('call').evaluateAll(rows =>
+    rows
+      .map(r => ['[data-whole]', '.ranges'].map(q => r.querySelector(q)!))
+      .filter(([reason, line]) => reason!.getBoundingClientRect().bottom > line!.getBoundingClientRect().top + 4)
+      .map(([reason]) => reason!.textContent?.trim()),
+  )
+  expect(over).toEqual([])
 }

@@ -75,7 +75,10 @@ export const ROW_PX = { desk: 105, phone: 208 } as const
       >
         {{ call.place }}
       </span>
-      <span class="flex bg-plate" :class="phone ? 'h-28 flex-1' : 'ml-10.5 h-20.5 w-44 shrink-0 xl:w-57'">
+      <span
+        class="flex bg-plate"
+        :class="phone ? 'h-28 flex-1' : 'ml-10.5 h-20.5 w-36 shrink-0 min-[900px]:w-44 xl:w-57'"
+      >
         <span class="flex w-1/2 items-center p-1"><HandFigure :finish="finish" :line="ROW_LINE" /></span>
         <span v-through-water="{ seen: call.seen, red }" class="relative flex w-1/2 items-center p-1" :style="water">
           <LureFigure :lure="finish.lure" through :red="red" />

@@ -47,6 +47,9 @@ function callAt(i: number): CallShown {
   const of = i - (indices.value[0] ?? 0) < fresh ? answer : before
   return callShown(of, i) ?? callShown(answer, i) ?? callShown(answer, answer.rows.length - 1)!
 }
+/** Fewer looks than this leave colour little to decide. */
+const FEW_LOOKS = 4
+const finishes = computed(() => (shown.value?.answer.rows ?? []).reduce((n, r) => n + 1 + r.same.length, 0))
 const selectedId = computed(() => shown.value?.answer.selectedId ?? null)
 const ready = computed(() => shown.value !== null)
 watchEffect(() => {
@@ -82,7 +85,10 @@ defineExpose({ step })
     <div class="flex items-stretch border-b border-ink text-note">
       <span
         v-if="!phone"
-        class="flex w-32.5 shrink-0 items-center pl-10.5 text-label font-semibold whitespace-nowrap xl:w-39"
+        :class="[
+          'flex w-28.5 shrink-0 items-center pl-10.5 min-[900px]:w-32.5 xl:w-39',
+          'text-label font-semibold whitespace-nowrap',
+        ]"
         aria-hidden="true"
       >
         In your hand
@@ -130,6 +136,10 @@ defineExpose({ step })
           @select="id => emit('select', id)"
         />
       </div>
+      <p v-if="count < FEW_LOOKS" class="p-3 text-ink2">
+        {{ finishes }} finishes, {{ count === 1 ? 'one look' : `${count} looks` }} to this fish here. Where and how
+        deep, how big, how loud and how slow will do more than colour.
+      </p>
       <button
         v-if="phone && !showAll && count > FIRST_FEW"
         type="button"

@@ -41,6 +41,9 @@ const line = computed(() =>
     .join(''),
 )
 const sun = computed(() => ({ x: xOf(minute.value), y: yOf(deg.value) - (deg.value < HORIZON_DEG ? 10 : 0) }))
+/** Minute at which the sun stands highest, and how long before and after the path is flat. */
+const highest = computed(() => path.value.reduce((a, b) => (b.deg > a.deg ? b : a)).minute)
+const FLAT_MIN = 150
 const ticks = computed(() =>
   path.value
     .filter(p => p.minute % 180 === 0 && p.deg > 3)
@@ -48,9 +51,13 @@ const ticks = computed(() =>
       const x = xOf(p.minute)
       // The cloud's own words hide what is behind them, and the sun wants room for itself.
       const clear = (x < cloudX.value - 8 || x > cloudX.value + 104) && Math.abs(x - sun.value.x) > SUN_PX
-      return { x, y: yOf(p.deg), h: p.minute / 60, clear }
+      // Where the path is steep its hours stand outside it, else under it.
+      const side = Math.abs(p.minute - highest.value) < FLAT_MIN ? 0 : Math.sign(p.minute - highest.value)
+      return { x, y: yOf(p.deg), h: p.minute / 60, clear, side }
     }),
 )
+/** Breadth of an hour in figures with its handle's, and the height of a sky with room for all, px. */
+const [HOUR_PX, ROOMY_PX] = [62, 130] as const
 /** Where the path stands on the horizon: first and last light, with their hours. */
 const feet = computed(() => {
   const points = path.value
@@ -60,6 +67,8 @@ const feet = computed(() => {
     const sets = a.deg >= HORIZON_DEG && b.deg < HORIZON_DEG
     if (!rises && !sets) return []
     const at = a.minute + ((HORIZON_DEG - a.deg) / (b.deg - a.deg)) * (b.minute - a.minute)
+    // A low sky leaves them no room beside the cloud.
+    if (skyH.value < ROOMY_PX && xOf(at) + HOUR_PX > cloudX.value) return []
     return [{ x: xOf(at), text: clock(Math.round(at)), rises }]
   })
 })
@@ -91,9 +100,9 @@ function setMinute(m: number) {
       <path :d="`M${t.x} ${t.y - 4}v8`" stroke="var(--ink)" stroke-width="1.2" />
       <text
         v-if="t.clear"
-        :x="t.x"
-        :y="skyH < 130 ? t.y - 8 : t.y + 17"
-        text-anchor="middle"
+        :x="t.x + 8 * t.side"
+        :y="t.side ? t.y : skyH < 130 ? t.y - 8 : t.y + 17"
+        :text-anchor="t.side ? (t.side < 0 ? 'end' : 'start') : 'middle'"
         font-size="12"
         fill="var(--ink2)"
       >

@@ -34,10 +34,6 @@ const { width, height } = useElementSize(box)
 const c = provideColumn(width, height, reachM, held, screen)
 
 const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
-/** Sunbeams only where there is direct sun: drawn faint, and still. */
-const beams = computed(() =>
-  Math.max(0, Math.min(c.beamRoom.value, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))),
-)
 </script>
 
 <template>
@@ -56,7 +52,7 @@ const beams = computed(() =>
           :d="`M${width * (0.1 + 0.22 * i)} ${c.skyH.value}l${-60 - 14 * i} ${c.waterH.value}
             h${34 + 10 * i}l${54 + 6 * i} ${-c.waterH.value}Z`"
           fill="#fff"
-          :opacity="beams"
+          :opacity="c.beams.value"
         />
       </svg>
       <template v-if="width">

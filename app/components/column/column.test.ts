@@ -170,12 +170,17 @@ describe("the picture's colours", () => {
     c.screen.value = { column: colours } as unknown as ScreenModel
     const at = (f: number) => c.skyH.value + f * c.waterH.value
     const between = (COLUMN_STOPS[5]! + COLUMN_STOPS[6]!) / 2
-    expect(c.patch(at(0.1), 0)).toBe('linear-gradient(rgb(64 96 64),rgb(64 96 64))')
-    expect(c.patch(at(between), at(1) - at(between))).toBe('linear-gradient(rgb(48 72 48),rgb(32 48 32))')
-    expect(c.beamRoom.value).toBeCloseTo(0.07)
-    c.screen.value = { column: [{ depthM: 0, colour: '#727272', luminance: 0, cones: [] }] } as unknown as ScreenModel
-    expect(c.beamRoom.value).toBeGreaterThan(0)
-    expect(c.beamRoom.value).toBeLessThan(0.05)
+    expect(c.patch(at(0.1), 0)).toBe('linear-gradient(#406040,#406040)')
+    expect(c.patch(at(between), at(1) - at(between))).toBe('linear-gradient(#304830,#203020)')
+    expect(c.beams.value).toBe(0)
+    c.store.set({ cloud: 0 }, 0)
+    c.screen.value = { column: colours, sunDeg: 60 } as unknown as ScreenModel
+    expect(c.beams.value).toBeCloseTo(0.07)
+    expect(c.patch(at(0.1), 0)).toBe('linear-gradient(#476647,#476647)')
+    const bright = [{ depthM: 0, colour: '#727272', luminance: 0, cones: [] }]
+    c.screen.value = { column: bright, sunDeg: 60 } as unknown as ScreenModel
+    expect(c.beams.value).toBeGreaterThan(0)
+    expect(c.beams.value).toBeLessThan(0.05)
   })
   it('stand in until the first are worked out', () => {
     const c = column()

@@ -37,8 +37,8 @@ export interface Column {
   ink: ComputedRef<string>
   /** Plain water to stand words on, at a height of the picture, px: the same water without lines across it. */
   patch: (top: number, height: number) => string
-  /** How strong sunbeams may be drawn for words to be read on them, 0-1. */
-  beamRoom: ComputedRef<number>
+  /** How strong sunbeams are drawn, 0-1. */
+  beams: ComputedRef<number>
   /** A handle is held: the scale keeps still under the finger. */
   held: Ref<boolean>
   screen: Readonly<Ref<ScreenModel | null>>
@@ -159,11 +159,13 @@ export function provideColumn(
     )
     const [from, to] = [COLUMN_STOPS[below - 1]!, COLUMN_STOPS[below]!]
     const [a, b] = [from, to].map(s => colourAt(s * reachM.value))
-    return mixed(a!, b!, Math.max(0, (f - from) / (to - from)))
+    return mixed(mixed(a!, b!, Math.max(0, (f - from) / (to - from))), '#ffffff', beams.value / 2)
   }
-  const beamRoom = computed(() => {
+  /** Sunbeams only where there is direct sun: drawn faint, and never so strong that words are lost on them. */
+  const beams = computed(() => {
     const brightest = Math.max(0, ...(screen.value?.column ?? []).map(s => luminanceOfHex(s.colour)))
-    return Math.min(MOST_BEAM, beamFor(brightest))
+    const sun = Math.max(0, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))
+    return Math.min(MOST_BEAM, beamFor(brightest), sun)
   })
   const column: Column = {
     width,
@@ -188,7 +190,7 @@ export function provideColumn(
     colourAt,
     ink: computed(() => (settings.theme === 'night' ? 'var(--ink)' : '#fff')),
     patch: (top, height) => `linear-gradient(${shadeAt(top)},${shadeAt(top + height)})`,
-    beamRoom,
+    beams,
   }
   provide(KEY, column)
   return column

@@ -5,8 +5,8 @@ type Drawing = InstanceType<typeof LureFigure>['$props']
 
 /** Pictures made, by what they show. */
 const made = new Map<string, HTMLImageElement>()
-/** Most pictures kept: all finishes of a few lures. */
-const KEPT = 400
+/** Most pictures kept: a lure's finishes and the silhouettes. To the browser each is a document of its own. */
+const KEPT = 140
 
 /**
  * A figure as a picture (data URL of its SVG), made once under each key. A list of dozens of detailed drawings that
@@ -14,7 +14,11 @@ const KEPT = 400
  */
 export function figureImage(key: string, drawing: Drawing, ink: string): string {
   let image = made.get(key)
-  if (!image) {
+  if (image) {
+    // What was used last is let go of last.
+    made.delete(key)
+    made.set(key, image)
+  } else {
     const host = document.createElement('div')
     render(h(LureFigure, drawing), host)
     const svg = host.firstElementChild!

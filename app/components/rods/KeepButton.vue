@@ -7,7 +7,7 @@ const { selected, keep, justKept, takeBack } = useKeeping()
 </script>
 
 <template>
-  <div v-if="bar" class="flex h-18 border-t-2 border-ink bg-page">
+  <div v-if="bar" class="flex h-18 landscape:h-12 border-t-2 border-ink bg-page">
     <p class="min-w-0 flex-1 px-3 py-2 leading-tight">
       <template v-if="justKept">
         <span role="status" class="block truncate">

@@ -12,7 +12,7 @@ const rods = computed(() => props.rods.map(r => ({ ...r, full: finishById(r.fini
 </script>
 
 <template>
-  <ul class="grid grid-cols-3 gap-x-3 max-sm:grid-cols-1" aria-label="Three rods">
+  <ul class="grid grid-cols-3 gap-x-3 max-[900px]:grid-cols-1" aria-label="Three rods">
     <li v-for="r in rods" :key="r.role">
       <button
         type="button"
