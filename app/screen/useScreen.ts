@@ -10,7 +10,7 @@ import {
   watch,
 } from 'vue'
 import { withLightTable } from './lightTable'
-import type { ScreenAsk, ScreenModel } from './model'
+import type { Draft, ScreenAsk, ScreenModel } from './model'
 import { makeWorker } from './worker'
 import { workerHand } from './workerHand'
 
@@ -60,6 +60,16 @@ export function useAnswers(): Answers {
   const answers = inject(KEY)
   if (!answers) throw new Error('useAnswers outside a screen')
   return answers
+}
+
+/**
+ * An answer with a draft's rows in it. What else is the same to the fish is drawn anew only once the finger rests: small
+ * figures that come and go under it would take the frames that follow it.
+ */
+function drafted(old: ScreenModel, draft: Draft, first: number): ScreenModel {
+  const same = new Map(old.rows.map(r => [r.finishId, r.same]))
+  const rows = draft.rows.map(r => ({ ...r, same: same.get(r.finishId) ?? [] }))
+  return { ...old, ...draft, rows: old.rows.toSpliced(first, rows.length, ...rows).slice(0, draft.looks) }
 }
 
 /**
@@ -124,9 +134,7 @@ export function useScreen(ask: () => Question) {
       clearTimeout(timer)
       slow.value = false
       if (!got) return
-      const answer: ScreenModel = draftOf
-        ? { ...draftOf, ...got, rows: draftOf.rows.toSpliced(first, got.rows.length, ...got.rows).slice(0, got.looks) }
-        : (got as ScreenModel)
+      const answer = draftOf ? drafted(draftOf, got, first) : (got as ScreenModel)
       // What came is unpacked in this frame and shown in the next.
       if (draftOf) await frame()
       screen.value = answer

@@ -233,7 +233,7 @@ test("the ranking on screen is the API's for the same scene", async ({ page, req
   const answer = (await response.json()) as { ranked: { finish: { id: string } }[]; lookAlikes: string[][] }
   // A row is a look: the best of those that are the same to the fish.
   const ids = answer.ranked.map(r => r.finish.id)
-  const first = (look: string[]) => look.toSorted((a, b) => ids.indexOf(a) - ids.indexOf(b))[0]
+  const first = (look: string[]) => [...look].sort((a, b) => ids.indexOf(a) - ids.indexOf(b))[0]
   const looks = ids.filter(id => answer.lookAlikes.every(g => !g.includes(id) || first(g) === id))
   expect(shown.length).toBeGreaterThanOrEqual(3)
   expect(shown).toEqual(looks.slice(0, shown.length))

@@ -49,9 +49,8 @@ const spoken = computed(() =>
 </script>
 
 <script lang="ts">
-/** Width of a row's outlines, and of those of its small figures, figure units. */
+/** Width of a row's outlines, figure units. */
 export const ROW_LINE = 2
-const SMALL_LINE = 4
 /** Height of a row, px. */
 export const ROW_PX = { desk: 105, phone: 208 } as const
 </script>
@@ -99,7 +98,7 @@ export const ROW_PX = { desk: 105, phone: 208 } as const
           <span class="whitespace-nowrap max-xl:hidden">same to fish</span>
           <span class="xl:hidden">same</span>
           <span v-for="f in same.slice(0, DRAWN)" :key="f.id" class="h-4.5 w-10 shrink-0 bg-plate px-0.5">
-            <HandFigure :finish="f" :line="SMALL_LINE" />
+            <HandFigure :finish="f" :line="ROW_LINE" />
           </span>
           <span v-if="same.length > DRAWN" class="figure font-semibold text-ink">+{{ same.length - DRAWN }}</span>
         </span>

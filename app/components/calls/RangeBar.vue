@@ -32,7 +32,7 @@ const sightWords = computed(() => (props.sightM < FELT_M ? 'felt' : lengthText(p
 <template>
   <span class="ranges" :class="numerals ? 'with-numbers' : 'scaled'" :style="lengths" aria-hidden="true">
     <template v-if="numerals">
-      <span v-if="colourWords" class="number at-colour">{{ colourWords }}</span>
+      <span class="number at-colour">{{ colourWords }}</span>
       <span class="number at-sight">{{ sightWords }}</span>
     </template>
   </span>
@@ -68,6 +68,9 @@ const sightWords = computed(() => (props.sightM < FELT_M ? 'felt' : lengthText(p
 }
 .at-colour {
   left: var(--colour);
+}
+.number:empty {
+  padding: 0;
 }
 .at-sight {
   left: calc(var(--sight) + 3px);

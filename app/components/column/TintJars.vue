@@ -27,6 +27,7 @@ function colourOf(tint: (typeof TINT_OPTIONS)[number]['value']): string {
 }
 /** Height of a jar above its word, px. */
 const JAR_PX = 46
+const ground = computed(() => c.patch(c.asideY.value + JAR_PX, 20))
 const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.value], colour: colourOf(o.value) })))
 </script>
 
@@ -61,7 +62,7 @@ const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.va
       </svg>
       <span
         class="px-0.5"
-        :style="{ background: c.patch(c.asideY.value + JAR_PX, 20) }"
+        :style="{ background: ground }"
         :class="store.reading.tint === j.value ? 'border-b-3 border-current' : 'border-b-3 border-transparent'"
       >
         {{ j.short }}
