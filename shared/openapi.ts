@@ -1,8 +1,8 @@
 import type Joi from 'joi'
 import parse from 'joi-to-json'
-import { answerSchema } from '#shared/schema/answer'
+import { answerSchema, readingsAnswerSchema } from '#shared/schema/answer'
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
-import { requestSchema } from '#shared/schema/request'
+import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
 
 type JsonSchema = Record<string, unknown>
 
@@ -39,8 +39,19 @@ const paths = (callId: JsonSchema) => ({
   '/recommendations': {
     post: {
       summary: 'Rank finishes for a lure in these conditions. Needs no account and stores nothing.',
-      requestBody: { required: true, content: json(ref('Request')) },
+      requestBody: { required: true, content: json({ oneOf: [ref('Request'), ref('RequestByReadings')] }) },
       responses: { 200: { description: 'The ranking.', content: json(ref('Answer')) }, 422: refused, 503: busy },
+    },
+  },
+  '/readings': {
+    post: {
+      summary: 'Which water is it? Combines readings of any kinds. Needs no account and stores nothing.',
+      requestBody: { required: true, content: json(ref('ReadingsRequest')) },
+      responses: {
+        200: { description: 'The water.', content: json(ref('ReadingsAnswer')) },
+        422: refused,
+        503: busy,
+      },
     },
   },
   '/health': {
@@ -112,6 +123,9 @@ function describe() {
   const parts: Record<string, JsonSchema> = {}
   const schemas = {
     Request: described(requestSchema, parts),
+    RequestByReadings: described(requestByReadingsSchema, parts),
+    ReadingsRequest: described(readingsSchema, parts),
+    ReadingsAnswer: described(readingsAnswerSchema, parts),
     Answer: described(answerSchema, parts),
     Call: described(callSchema, parts),
     Recover: described(recoverSchema, parts),

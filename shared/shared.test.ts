@@ -164,6 +164,7 @@ describe('the OpenAPI description', () => {
       '/health',
       '/health/ready',
       '/openapi.json',
+      '/readings',
       '/recommendations',
       '/recover',
       '/recovery-code',

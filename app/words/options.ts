@@ -9,6 +9,7 @@ import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { SunFacing } from '#core/sight/scene'
 import { CANOPIES, WINDS } from '#core/sky/weather'
 import { TINTS } from '#core/water/tints'
+import { cap } from '#core/words/wording'
 import { VOCABULARY } from '#shared/vocabulary'
 
 /** Options for pickers: the contract's words with the angler's names. */
@@ -18,7 +19,7 @@ const options = <T extends string>(keys: readonly T[], words: (k: T) => string, 
 /** Left to Piscator, or not known. */
 export const AUTO = 'auto' as const
 
-export const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+export { cap }
 
 export const LURE_OPTIONS = options(VOCABULARY.lure, k => LURES[k].words)
 export const SPECIES_OPTIONS = options(VOCABULARY.species, k => SPECIES[k].words)

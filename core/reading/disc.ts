@@ -11,8 +11,8 @@ export const WHITE_DISC = 0.85
 /** Contrast at which a person looking down through the surface loses a target (light-model section 8, point 1). */
 const HUMAN_CONTRAST = 0.0125
 /** Every third band: the luminance integrals stay within half a per cent, three times as fast. */
-const EYE_BANDS = Array.from({ length: 10 }, (_, i) => 2 + 3 * i).filter(b => b < BANDS)
-const EYE = EYE_BANDS.map(b => (YBAR[b]! * 560) / WAVELENGTHS_NM[b]!)
+export const EYE_BANDS = Array.from({ length: 10 }, (_, i) => 2 + 3 * i).filter(b => b < BANDS)
+export const EYE = EYE_BANDS.map(b => (YBAR[b]! * 560) / WAVELENGTHS_NM[b]!)
 /** Depths between which a target can vanish, m. */
 const LN_DEPTHS = [Math.log(0.005), Math.log(120)] as const
 /** Amounts of a recipe searched between, as logarithms. */

@@ -10,10 +10,8 @@ import {
   waterFromReading,
 } from '#core/reading/disc'
 import { waterOptics } from '#core/water/optics'
-import { TINTS, type TintId, scaled } from '#core/water/tints'
-import { waterFromTwoTargets } from '#core/reading/twoTargets'
+import { TINTS, scaled } from '#core/water/tints'
 import { clarityWord } from '#core/water/words'
-import { calibration } from '../../tests/reference/calibration'
 
 const READINGS_M = [0.1, 0.15, 0.25, 0.4, 0.6, 0.8, 1, 1.5, 2, 3, 4, 6, 8, 10, 12]
 const tints = Object.values(TINTS)
@@ -82,38 +80,5 @@ describe('water from a reading', () => {
       'clear',
       'gin',
     ])
-  })
-})
-
-describe('two lures instead of a disc', () => {
-  const [white, black] = [paintReflectance('white'), paintReflectance('black')]
-  const read = (tint: TintId, discM: number) => {
-    const column = readingColumn(waterFromReading(TINTS[tint].recipe, false, discM))
-    return waterFromTwoTargets(
-      { target: white, depthM: vanishingDepthM(column, white) },
-      { target: black, depthM: vanishingDepthM(column, black) },
-    )
-  }
-  it('tells silt from tea by white and black', () => {
-    const odds = (tint: TintId, of: TintId) => read(tint, 0.3).tints.find(t => t.tint === of)!.odds
-    expect(odds('tea', 'tea')).toBeGreaterThan(2 * odds('tea', 'brown'))
-    expect(odds('brown', 'brown')).toBeGreaterThan(10 * odds('brown', 'tea'))
-  })
-  it('brackets the true disc depth, and its odds sum to one', () => {
-    for (const tint of Object.keys(TINTS) as TintId[]) {
-      const r = read(tint, 0.8)
-      expect(r.lowM).toBeLessThan(0.82)
-      expect(r.highM).toBeGreaterThan(0.78)
-      expect(r.tints.reduce((s, t) => s + t.odds, 0)).toBeCloseTo(1, 6)
-    }
-  })
-  it('is honest: nine tenths of its intervals hold the truth, and odds come true as often as they say', () => {
-    const { covered, byOdds } = calibration(400, 5)
-    expect(covered).toBeGreaterThan(0.85)
-    expect(covered).toBeLessThan(0.95)
-    for (const { said, true: came, count } of byOdds) {
-      // Three standard errors of so many readings, and a little for the grid.
-      if (count > 15) expect(Math.abs(came - said)).toBeLessThan(0.05 + 3 * Math.sqrt((said * (1 - said)) / count))
-    }
   })
 })

@@ -21,6 +21,20 @@ export interface NumberField extends About {
 export interface WordField<W extends string = string> extends About {
   kind: 'word'
   words: readonly W[]
+  /** Too many words to be listed where one is refused. */
+  open?: boolean
+}
+/** Text of a set form. */
+export interface PatternField extends About {
+  kind: 'pattern'
+  pattern: string
+  /** What to say of text of another form. */
+  otherwise: string
+}
+/** One of several groups, told apart by the word at `kind`. */
+export interface KindsField<K = Readonly<Record<string, GroupField>>> extends About {
+  kind: 'kinds'
+  kinds: K
 }
 export interface FlagField extends About {
   kind: 'flag'
@@ -32,6 +46,8 @@ export interface ListField<I = Field> extends About {
   kind: 'list'
   of: I
   most: number
+  /** Fewest entries; none where absent. */
+  least?: number
   /** The field of an entry that may not come twice; the entry itself where absent. */
   distinctBy?: string
 }
@@ -41,7 +57,9 @@ export interface GroupField<G = Readonly<Record<string, Field>>> extends About {
   /** At least one of these must be given; what to say when none is. */
   oneOf?: { fields: readonly string[]; otherwise: string }
 }
-export type Field = (NumberField | WordField | FlagField | TimeField | ListField | GroupField) & { required?: true }
+export type Field = (
+  NumberField | WordField | PatternField | FlagField | TimeField | ListField | GroupField | KindsField
+) & { required?: true }
 
 /** The value of a field, and of a group of them. */
 export type ValueOf<F> = F extends { kind: 'number' }
@@ -50,13 +68,15 @@ export type ValueOf<F> = F extends { kind: 'number' }
     ? W
     : F extends { kind: 'flag' }
       ? boolean
-      : F extends { kind: 'time' }
+      : F extends { kind: 'time' | 'pattern' }
         ? string
         : F extends ListField<infer I>
           ? readonly ValueOf<I>[]
           : F extends GroupField<infer G>
             ? GroupOf<G>
-            : never
+            : F extends KindsField<infer K>
+              ? { [N in keyof K]: { kind: N } & ValueOf<K[N]> }[keyof K]
+              : never
 type GroupOf<G> = { [K in keyof G as G[K] extends { required: true } ? K : never]: ValueOf<G[K]> } & {
   [K in keyof G as G[K] extends { required: true } ? never : K]?: ValueOf<G[K]>
 }
@@ -65,12 +85,20 @@ export const number = (range: readonly [number, number], unit: string, about: Ab
   ({ kind: 'number', range, unit, ...about }) as const satisfies NumberField
 export const whole = (range: readonly [number, number], about: About) =>
   ({ kind: 'number', range, unit: '', whole: true, ...about }) as const satisfies NumberField
-export const word = <const W extends string>(words: readonly W[], about: About) =>
+export const word = <const W extends string>(words: readonly W[], about: About & Pick<WordField, 'open'>) =>
   ({ kind: 'word', words, ...about }) as const satisfies WordField<W>
 export const flag = (about: About) => ({ kind: 'flag', ...about }) as const satisfies FlagField
 export const time = (about: About) => ({ kind: 'time', ...about }) as const satisfies TimeField
-export const list = <I extends Field>(of: I, most: number, about: About, distinctBy?: string) =>
-  ({ kind: 'list', of, most, ...about, ...(distinctBy ? { distinctBy } : {}) }) as const satisfies ListField<I>
+export const pattern = (form: string, about: About & Pick<PatternField, 'otherwise'>) =>
+  ({ kind: 'pattern', pattern: form, ...about }) as const satisfies PatternField
+export const oneKindOf = <K extends Readonly<Record<string, GroupField>>>(kinds: K, about: About) =>
+  ({ kind: 'kinds', kinds, ...about }) as const satisfies KindsField<K>
+export const list = <I extends Field>(
+  of: I,
+  most: number,
+  about: About & Pick<ListField, 'least'>,
+  distinctBy?: string,
+) => ({ kind: 'list', of, most, ...about, ...(distinctBy ? { distinctBy } : {}) }) as const satisfies ListField<I>
 export const group = <G extends Readonly<Record<string, Field>>>(
   fields: G,
   about: About,

@@ -19,3 +19,5 @@ export const speechIn = (units: UnitSystem): Speech => SPEECH[units]
 
 /** A noun with its article. */
 export const withArticle = (noun: string) => `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`
+
+export const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)

@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Piscina from 'piscina'
-import type { Request } from '#core/request/request'
+import type { Job } from './jobs'
 
 /**
  * Requests that may wait for a thread; past that the server says it is busy. At 10 ms each the last waits under half
@@ -25,7 +25,7 @@ function workerFile(): string {
   }
 }
 
-let pool: Piscina<Request, string> | null = null
+let pool: Piscina<Job, string> | null = null
 
 /** Refused because too many rankings wait already. */
 export class TooBusyError extends Error {}
@@ -39,10 +39,10 @@ export function refuseWhenFull(): void {
 }
 
 /**
- * Rank in a worker thread, so that no other request waits on the processor. One core is left to the server
+ * Do a job in a worker thread, so that no other request waits on the processor. One core is left to the server
  * itself; as many more as the bound allows wait, and the rest are refused with a `TooBusyError`.
  */
-export async function rankInThread(request: Request): Promise<string> {
+export async function workInThread(job: Job): Promise<string> {
   pool ??= new Piscina({
     filename: workerFile(),
     minThreads: 1,
@@ -51,7 +51,7 @@ export async function rankInThread(request: Request): Promise<string> {
     idleTimeout: IDLE_MS,
   })
   refuseWhenFull()
-  return pool.run(request)
+  return pool.run(job)
 }
 
 export async function closeRanking(): Promise<void> {

@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { constants, setPriority } from 'node:os'
 import { useLightTable } from '#core/light-field/table'
-import type { Request } from '#core/request/request'
-import { recommend } from '#core/ranking/recommend'
+import { workOut } from '#server/ranking/jobs'
 
 // Linux counts a priority by thread: the thread that answers goes before those that rank. Elsewhere it would slow
 // the whole server down.
@@ -11,5 +10,5 @@ if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_
 // The build lays the table beside this file.
 useLightTable(readFileSync(new URL('light.table', import.meta.url)))
 
-/** A worker thread's work: the answer to a request as JSON text. */
-export default (request: Request): string => JSON.stringify(recommend(request))
+/** A worker thread's work: the answer to a job as JSON text. */
+export default workOut

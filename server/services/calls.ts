@@ -3,11 +3,11 @@ import { Op, col, fn, literal } from 'sequelize'
 import type { Answer } from '#core/ranking/answer'
 import { ENGINE_VERSION } from '#core/ranking/recommend'
 import { finishById } from '#core/lure/finish'
+import type { Request } from '#core/request/request'
 import type { CallInput } from '#shared/schema/call'
 import { UUID } from '#shared/uuid'
 import type { Database } from '#server/db/connection'
 import type { Call } from '#server/db/models'
-import type { Ranker } from './recommendations'
 
 /** Calls of one page of the list. */
 export const PAGE = 200
@@ -148,7 +148,7 @@ async function mayUse({ Water }: Database, anglerId: string, waterId: string): P
  */
 export async function keepCall(
   db: Database,
-  rank: Ranker,
+  rank: (request: Request) => Promise<string>,
   anglerId: string,
   id: string,
   input: CallInput,

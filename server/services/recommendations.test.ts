@@ -1,6 +1,9 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { Request } from '#core/request/request'
-import { keyOf, rememberingRanker } from './recommendations'
+import type { Job } from '#server/ranking/jobs'
+import { keyOf, remembering } from './recommendations'
+
+const job = (asked: Request) => ({ kind: 'rank', asked }) as const
 
 const ASKED: Request = {
   lure: 'jerkbait',
@@ -24,26 +27,29 @@ describe('answers remembered', () => {
       { ...ASKED, clues: ['fry'] },
       { ...ASKED, units: 'us' },
     ]
-    const keys = [ASKED, ...others].map(keyOf)
+    const keys = [...[ASKED, ...others].map(a => keyOf(job(a))), keyOf({ kind: 'read-water', asked: { readings: [] } })]
     expect(new Set(keys).size).toBe(keys.length)
   })
   it('know a scene again in another order of its fields', () => {
     const turned = Object.fromEntries(Object.entries(ASKED).reverse()) as Request
-    expect(keyOf({ ...turned, light: { at: { longitude: -84, latitude: 34, time: at.time }, sky: 'clear' } })).toBe(
-      keyOf(ASKED),
-    )
+    expect(
+      keyOf(job({ ...turned, light: { at: { longitude: -84, latitude: 34, time: at.time }, sky: 'clear' } })),
+    ).toBe(keyOf(job(ASKED)))
   })
   it('are worked out once, also while they are being worked out', async () => {
-    const rank = vi.fn(async (r: Request) => `${r.lure}!`)
-    const answer = rememberingRanker(rank)
-    expect(await Promise.all([answer(ASKED), answer(ASKED)])).toEqual(['jerkbait!', 'jerkbait!'])
-    await answer({ ...ASKED })
+    const rank = vi.fn(async ({ asked }: Job) => `${(asked as Request).lure}!`)
+    const answer = remembering(rank)
+    expect(await Promise.all([answer(job(ASKED)), answer(job(ASKED))])).toEqual(['jerkbait!', 'jerkbait!'])
+    await answer(job({ ...ASKED }))
     expect(rank).toHaveBeenCalledTimes(1)
   })
   it('forget the least lately used past their bound, and what failed', async () => {
-    const rank = vi.fn(async (r: Request) => (r.lure === 'craw' ? Promise.reject(new Error('no')) : r.lure))
-    const answer = rememberingRanker(rank, 2)
-    const of = (lure: Request['lure']) => answer({ ...ASKED, lure })
+    const rank = vi.fn(async ({ asked }: Job) => {
+      const { lure } = asked as Request
+      return lure === 'craw' ? Promise.reject(new Error('no')) : lure
+    })
+    const answer = remembering(rank, 2)
+    const of = (lure: Request['lure']) => answer(job({ ...ASKED, lure }))
     await of('grub')
     await of('tube')
     await of('grub')

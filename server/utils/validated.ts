@@ -14,15 +14,21 @@ export function faultError(status: number, errors: Fault[]) {
  * Read a JSON body within bounds and validate it; anything wrong is a 4xx with faults, before any service is called.
  */
 export async function validatedBody<T>(event: H3Event, schema: Joi.Schema<T>): Promise<T> {
+  return validated(schema, await jsonBody(event))
+}
+
+/** A JSON body within bounds, unchecked; anything else is a 4xx with faults. */
+export async function jsonBody(event: H3Event): Promise<unknown> {
   const text = await boundedBody(event)
-  let input: unknown
   try {
-    input = JSON.parse(text)
+    return JSON.parse(text)
   } catch {
     throw faultError(422, [{ path: '', code: 'json', message: 'The request is not JSON. Send one JSON object.' }])
   }
-  return unwrap(check(schema, input))
 }
+
+/** Hold input to a schema: its value, or a 422 with one entry per fault. */
+export const validated = <T>(schema: Joi.Schema<T>, input: unknown): T => unwrap(check(schema, input))
 
 /** A path parameter, validated. */
 export function validatedParam(event: H3Event, name: string, schema: Joi.Schema<string>): string {

@@ -2,6 +2,8 @@ import Joi from 'joi'
 import { HEADINGS } from '#core/light-field/lightField'
 import { SIDES } from '#core/lure/types'
 import { PARTS } from '#core/paintwork/parts'
+import type { ReadingsAnswer } from '#core/evidence/answer'
+import type { AnswerByReadings } from '#core/ranking/byReadings'
 import { COLOUR_MATTERS, OPTICS_VERDICTS, ROLES, type Answer } from '#core/ranking/answer'
 import { ADVISORY_KINDS } from '#core/rules/advisories'
 import { SCHOOL_IDS } from '#core/words/schools'
@@ -54,6 +56,10 @@ const reason = Joi.object({
 
 const ranked = Joi.object({
   rank: Joi.number().integer().min(1).required(),
+  first: Joi.number()
+    .min(0)
+    .max(1)
+    .description('where the water is told by readings: share of the waters they allow in which it comes first'),
   place: Joi.number()
     .integer()
     .min(1)
@@ -77,9 +83,30 @@ const ranked = Joi.object({
   reasons: list(reason),
 })
 
+const share = () => number().min(0).max(1)
+
+/** The answer of `POST /api/v1/readings`. */
+export const readingsAnswerSchema = Joi.object<ReadingsAnswer>({
+  visibilityM: group({ best: number().min(0), low: number().min(0), high: number().min(0) })
+    .unit('m')
+    .description('white-disc depth, metres: 50th, 5th and 95th percentile'),
+  tints: list(Joi.object({ tint: word(VOCABULARY.tint), odds: share() })).length(VOCABULARY.tint.length),
+  conflicts: list(Joi.object({ paths: list(Joi.string()).min(1), ...said })).description(
+    'readings that no one water explains',
+  ),
+  next: group({ kind: text(), target: Joi.string().valid('white', 'black'), why: text() }).description(
+    'the reading that would tell most',
+  ),
+})
+
 /** The answer of `POST /api/v1/recommendations`. Not checked at run time: the tests hold the engine to it. */
-export const answerSchema = Joi.object<Answer>({
+export const answerSchema = Joi.object<Answer | AnswerByReadings>({
   version: Joi.string().valid('1').required(),
+  sure: Joi.number()
+    .min(0)
+    .max(1)
+    .description('by readings: share of the waters in which the first pick comes first or shares its place'),
+  water: readingsAnswerSchema.optional().description('by readings: which water it is'),
   ranked: list(ranked),
   closeCall: Joi.object({ finishIds: list(Joi.string()).min(2), ...said })
     .allow(null)

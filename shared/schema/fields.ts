@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import type { Field, GroupField, NumberField } from '#core/request/field'
+import type { Field, GroupField, KindsField, ListField, NumberField, WordField } from '#core/request/field'
 
 /** An RFC 3339 moment: date, time and zone, in a year of four digits that the clock can read. */
 const MOMENT = /^(?!0000)\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,9})?)?(Z|[+-]([01]\d|2[0-3]):[0-5]\d)$/
@@ -39,18 +39,52 @@ function groupSchema(f: GroupField): Joi.ObjectSchema {
     .messages({ 'object.unknown': unknown, 'object.missing': `${f.name} ${f.oneOf.otherwise}` })
 }
 
+function wordSchema({ words, name, open }: WordField): Joi.Schema {
+  const schema = Joi.string().valid(...words)
+  return open ? schema.messages({ 'any.only': `${name} is not one Piscator knows.` }) : schema
+}
+
+function listSchema(f: ListField): Joi.ArraySchema {
+  const schema = Joi.array().items(schemaOf(f.of)).max(f.most)
+  return (f.distinctBy || f.of.kind === 'word' ? schema.unique(f.distinctBy) : schema)
+    .min(f.least ?? 0)
+    .messages({ 'array.min': `{{#label}} need at least ${f.least === 1 ? 'one entry' : `${f.least} entries`}.` })
+}
+
+/** One of several groups: which, is told by its kind, and only that one's faults are said. */
+function kindsSchema({ kinds, name }: KindsField): Joi.Schema {
+  const words = Object.keys(kinds)
+  const kind = Joi.string()
+    .valid(...words)
+    .required()
+    .label(`The kind of ${name.toLowerCase()}`)
+  const groups = Object.entries(kinds).map(([word, g]) => ({
+    is: word,
+    then: groupSchema(g).keys({ kind: Joi.string().valid(word).required() }),
+  }))
+  return Joi.object({ kind })
+    .unknown()
+    .when('.kind', { switch: groups, otherwise: Joi.object({ kind }).unknown() })
+}
+
 function plainSchema(f: Field): Joi.Schema {
   switch (f.kind) {
     case 'number':
       return numberSchema(f)
     case 'word':
-      return Joi.string().valid(...f.words)
+      return wordSchema(f)
+    case 'pattern':
+      return Joi.string()
+        .pattern(new RegExp(f.pattern))
+        .messages({ 'string.pattern.base': `${f.name} ${f.otherwise}` })
+    case 'kinds':
+      return kindsSchema(f)
     case 'flag':
       return Joi.boolean().strict()
     case 'time':
       return momentSchema(f.name)
     case 'list':
-      return Joi.array().items(schemaOf(f.of)).unique(f.distinctBy).max(f.most)
+      return listSchema(f)
     case 'group':
       return groupSchema(f)
   }

@@ -25,6 +25,7 @@ const ROOMS = [
   'picture',
   'words',
   'request',
+  'evidence',
   'schools',
   'rules',
   'ranking',

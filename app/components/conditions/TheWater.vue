@@ -8,7 +8,6 @@ import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import ConditionGroup from './ConditionGroup.vue'
 import ConditionRow from './ConditionRow.vue'
-import TwoLureTest from './TwoLureTest.vue'
 
 /** What the water is like. */
 const store = useReadingStore()
@@ -33,7 +32,6 @@ const tides = [{ value: AUTO, words: 'Not known' }, ...TIDE_OPTIONS]
     <ConditionRow label="Tint">
       <Choice label="Tint" :value="s.tint" :options="TINT_OPTIONS" @change="v => store.set({ tint: v })" />
     </ConditionRow>
-    <TwoLureTest />
     <ConditionRow label="Surface temperature" path="water.temperatureC">
       <NumberField
         v-if="s.temperatureC !== null"

@@ -1,0 +1,176 @@
+import { describe, expect, it } from 'vitest'
+import { calibration, drawWater, jarsRight } from '../../tests/reference/calibration'
+import { dice } from '../../tests/reference/dice'
+import { targetReflectance } from '#core/evidence/target'
+import { possibleWaters } from '#core/evidence/possible'
+import { readWater } from '#core/evidence/readWater'
+import { evenNormals, repainted, strayed } from '#core/evidence/strays'
+import { discAt, posteriorOf, tintOdds } from '#core/evidence/whichWater'
+import type { Reading } from '#core/request/readings'
+import { readingColumn, vanishingDepthM, waterFromReading } from '#core/reading/disc'
+import { waterOptics } from '#core/water/optics'
+import { TINTS, type TintId } from '#core/water/tints'
+import { allowedWaters, recommendByReadings } from '#core/ranking/byReadings'
+
+const read = (...readings: Reading[]) => readWater(readings, 'fresh', 'us')
+const oddsOf = (readings: Reading[], tint: TintId) => read(...readings).tints.find(t => t.tint === tint)!.odds
+/** White and black lowered in a water of a tint with a disc depth. */
+function pair(tint: TintId, discM: number): Reading[] {
+  const column = readingColumn(waterFromReading(TINTS[tint].recipe, false, discM))
+  return (['white', 'black'] as const).map(target => ({
+    kind: 'target',
+    target,
+    depthM: vanishingDepthM(column, targetReflectance(target)!),
+  }))
+}
+
+describe('waters that may be', () => {
+  it('are predicted in straight lines to a few per cent of waters worked out one by one', () => {
+    const waters = possibleWaters(false)
+    expect(waters.prior.reduce((s, p) => s + p, 0)).toBeCloseTo(1, 9)
+    const [z] = evenNormals(64)
+    const amounts = (tint: TintId) => waters.tint.indexOf(tint)
+    const off: number[] = []
+    for (const tint of ['green', 'tea', 'brown', 'mixed'] as const)
+      for (let i = 4; i < 30; i += 4) {
+        const { recipe } = TINTS[tint]
+        const amount = 2e-3 * (60 / 2e-3) ** (i / 33)
+        const grown = Object.fromEntries(
+          Object.entries(recipe).map(([k, r]) => [k, r.at1 * amount ** r.power]),
+        ) as unknown as Parameters<typeof strayed>[0]
+        const tannin = grown.tannin / (1 + grown.tannin / 20)
+        const column = readingColumn(waterOptics(strayed({ ...grown, tannin }, z!), false))
+        off.push(Math.abs(Math.log(waters.discM[amounts(tint) + 64 * i]! / vanishingDepthM(column))))
+      }
+    off.sort((a, b) => a - b)
+    expect(off[Math.floor(0.9 * off.length)]).toBeLessThan(0.15)
+  })
+  it('stray evenly in all directions', () => {
+    const normals = evenNormals(64)
+    for (const k of [0, 1, 2] as const) {
+      const mean = normals.reduce((s, z) => s + z[k], 0) / 64
+      const square = normals.reduce((s, z) => s + z[k] ** 2, 0) / 64
+      expect(Math.abs(mean)).toBeLessThan(0.1)
+      expect(square).toBeGreaterThan(0.8)
+      expect(square).toBeLessThan(1.2)
+    }
+    expect(repainted(0.5, 0)).toBeCloseTo(0.5)
+    expect(repainted(0.5, 1)).toBeGreaterThan(0.5)
+    expect(repainted(0.99, 3)).toBeLessThan(1)
+  })
+})
+
+describe('readings of the water', () => {
+  it('take a disc for what it is, and the tint for undecided', () => {
+    const { visibilityM, tints, conflicts } = read({ kind: 'disc', depthM: 1.2 })
+    expect(visibilityM.best).toBeCloseTo(1.2, 1)
+    expect(visibilityM.low).toBeLessThan(1.05)
+    expect(visibilityM.high).toBeGreaterThan(1.35)
+    expect(tints).toHaveLength(5)
+    expect(tints.reduce((s, t) => s + t.odds, 0)).toBeCloseTo(1, 9)
+    expect(tints[0]!.odds).toBeLessThan(0.3)
+    expect(conflicts).toEqual([])
+  })
+  it('tell silt from tea by white and black', () => {
+    expect(oddsOf(pair('tea', 0.3), 'tea')).toBeGreaterThan(1.5 * oddsOf(pair('tea', 0.3), 'brown'))
+    expect(oddsOf(pair('brown', 0.3), 'brown')).toBeGreaterThan(4 * oddsOf(pair('brown', 0.3), 'tea'))
+  })
+  it('narrow with every reading that agrees', () => {
+    const width = (...r: Reading[]) => {
+      const { low, high } = read(...r).visibilityM
+      return Math.log(high / low)
+    }
+    const disc: Reading = { kind: 'disc', depthM: 1 }
+    expect(width(disc, disc)).toBeLessThan(width(disc))
+    expect(width(disc, { kind: 'turbidity', fnu: 8 })).toBeLessThan(width(disc))
+    expect(width({ kind: 'look', tint: 'green' })).toBeGreaterThan(2 * width(disc))
+  })
+  it('follow each kind the right way', () => {
+    const best = (...r: Reading[]) => read(...r).visibilityM.best
+    expect(best({ kind: 'turbidity', fnu: 40 })).toBeLessThan(0.5 * best({ kind: 'turbidity', fnu: 4 }))
+    expect(best({ kind: 'seen-to', what: 'motor', depthM: 0.3 })).toBeLessThan(
+      best({ kind: 'seen-to', what: 'motor', depthM: 1.2 }),
+    )
+    const fall = (k: number): Reading => ({
+      kind: 'light',
+      samples: [0.2, 0.6, 1].map(m => ({ depthM: m, lux: 2e4 * Math.exp(-k * m) })),
+    })
+    expect(best(fall(4))).toBeLessThan(0.6 * best(fall(0.8)))
+    const tea: Reading = { kind: 'jar', water: '#a06a20', paper: '#f1efe8', pathM: 0.08 }
+    expect(read(tea).tints[0]!.tint).toBe('tea')
+    expect(oddsOf([{ kind: 'look', tint: 'brown' }], 'brown')).toBeGreaterThan(0.35)
+    const bone: Reading = { kind: 'target', target: 'jerkbait.bone', depthM: 2 }
+    expect(best(bone)).toBeGreaterThan(1.2)
+  })
+  it('that no one water explains are named with what usually spoils them', () => {
+    const { conflicts } = read(
+      { kind: 'disc', depthM: 4 },
+      { kind: 'look', tint: 'green' },
+      { kind: 'turbidity', fnu: 60 },
+    )
+    expect(conflicts.map(c => c.paths)).toEqual([['readings.0', 'readings.2']])
+    expect(conflicts[0]!.text).toContain('the disc was read in glare')
+    const still: Reading = { kind: 'light', samples: [0.2, 1, 2].map((m, i) => ({ depthM: m, lux: 9000 * 2 ** i })) }
+    expect(read(still).conflicts).toMatchObject([{ paths: ['readings.0'], code: 'reading.alien' }])
+  })
+  it('ask next for what would tell most', () => {
+    expect(read({ kind: 'disc', depthM: 1 }).next).toMatchObject({ kind: 'jar' })
+    expect(read({ kind: 'turbidity', fnu: 10 }).next.why.length).toBeGreaterThan(20)
+    const jar: Reading = { kind: 'jar', water: '#a06a20', paper: '#f1efe8', pathM: 0.08 }
+    expect(read(jar).next.kind).not.toBe('jar')
+  })
+  it('leave a posterior whose shares and odds add up', () => {
+    const p = posteriorOf([{ kind: 'disc', depthM: 0.6 }], false)
+    const [low, middle, high] = discAt(p, [0.05, 0.5, 0.95])
+    expect(low! < middle! && middle! < high!).toBe(true)
+    expect(tintOdds(p).reduce((s, t) => s + t.odds, 0)).toBeCloseTo(1, 9)
+    const drawn = allowedWaters(p)
+    expect(drawn.reduce((s, w) => s + w.share, 0)).toBeCloseTo(1, 9)
+    for (const w of drawn) expect(Math.abs(Math.log(w.visibilityM / 0.6))).toBeLessThan(0.7)
+  })
+})
+
+describe('simulated anglers', () => {
+  it('with any three readings are covered nine times in ten, and odds come true as often as they say', () => {
+    const { covered, byOdds } = calibration(300, 11)
+    expect(covered).toBeGreaterThan(0.85)
+    expect(covered).toBeLessThan(0.97)
+    for (const { said, true: came, count } of byOdds)
+      if (count > 15) expect(Math.abs(came - said)).toBeLessThan(0.05 + 3 * Math.sqrt((said * (1 - said)) / count))
+  }, 120_000)
+  it('with a jar and a disc of ordinary water of a tint are right far more often than chance', () => {
+    for (const [tint, right] of Object.entries(jarsRight(20, 3))) expect(right, tint).toBeGreaterThan(0.25)
+  }, 120_000)
+  it('are drawn over all tints', () => {
+    const d = dice(1)
+    const tints = Array.from({ length: 60 }, () => drawWater(d).tint)
+    expect(new Set(tints).size).toBe(5)
+  })
+})
+
+describe('a ranking by readings', () => {
+  const by = (readings: Reading[]) =>
+    recommendByReadings({
+      lure: 'shallow-crankbait',
+      water: { readings, temperatureC: 15 },
+      light: { sky: 'clear', sunElevationDeg: 45 },
+      limit: 12,
+    })
+  it('is for the likeliest water, and tells how often each of the first ten comes first', () => {
+    const answer = by([
+      { kind: 'disc', depthM: 1 },
+      { kind: 'look', tint: 'tea' },
+    ])
+    expect(answer.water.tints[0]!.tint).toBe('tea')
+    const firsts = answer.ranked.map(r => (r as { first?: number }).first)
+    expect(firsts.slice(0, 10).every(f => f! >= 0 && f! <= 1)).toBe(true)
+    expect(firsts[10]).toBeUndefined()
+    expect(answer.sure).toBeGreaterThanOrEqual(firsts[0]!)
+    expect(answer.sure).toBeLessThanOrEqual(1)
+  }, 60_000)
+  it('is surer of its pick the more is read', () => {
+    const vague = by([{ kind: 'look', tint: 'tea' }])
+    const known = by([...pair('tea', 1), { kind: 'disc', depthM: 1 }, { kind: 'look', tint: 'tea' }])
+    expect(known.sure).toBeGreaterThan(vague.sure)
+  }, 60_000)
+})

@@ -1,0 +1,125 @@
+import type { LightColumn } from '#core/light-field/lightField'
+import { readingColumn, vanishingDepthM } from '#core/reading/disc'
+import { evenNormals, strayed } from '#core/evidence/strays'
+import { waterOptics } from '#core/water/optics'
+import { type Constituents, TINTS, type TintId, scaled } from '#core/water/tints'
+
+/** Amounts of each recipe tried, evenly in their logarithm: as close as a reading can tell. */
+const STEPS = 34
+const AMOUNTS = [2e-3, 60] as const
+/** Ways of straying from a recipe tried with each amount. */
+const WAYS = evenNormals(64)
+/** Constituents stray one at a time by a standard deviation; between and beyond, predictions go in straight lines. */
+const DIRECTIONS = [
+  [0, 0, 0],
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+] as const
+/** Disc depths that count, m. */
+const RANGE_M = [0.05, 30] as const
+
+/** A water worked out in full: a recipe at an amount, or strayed in one constituent. */
+interface Worked {
+  constituents: Constituents
+  column: LightColumn
+}
+/** A recipe at an amount with its three neighbours. */
+interface Node {
+  tint: TintId
+  worked: Worked[]
+}
+
+/** What may be predicted of a water; its logarithm goes nearly straight with the logarithms of the constituents. */
+export type Predicts = (w: Worked) => number
+
+/**
+ * The waters that may be, before anything is read: every tint in every amount, straying from its recipe as nature
+ * does. Predictions are worked out for the recipes and for one stray of each constituent, and taken straight in
+ * between: against waters worked out one by one, within 15 % for nine tenths of disc depths (tested).
+ */
+export interface Possible {
+  count: number
+  tint: readonly TintId[]
+  /** Disc depth of each, m. */
+  discM: Float64Array
+  /** How likely each is before anything is read; sums to 1. */
+  prior: Float64Array
+  /** Logarithm of a prediction for each; remembered under a name where it has one. */
+  predict: (of: Predicts, name?: string) => Float64Array
+}
+
+/** Predictions remembered: a few targets, each strayed and not. */
+const MOST_KNOWN = 24
+
+function makeNodes(salt: boolean): Node[] {
+  const nodes: Node[] = []
+  for (const tint of Object.keys(TINTS) as TintId[])
+    for (let i = 0; i < STEPS; i++) {
+      const recipe = scaled(TINTS[tint].recipe, AMOUNTS[0] * (AMOUNTS[1] / AMOUNTS[0]) ** (i / (STEPS - 1)))
+      const worked = DIRECTIONS.map(z => {
+        const constituents = strayed(recipe, z)
+        return { constituents, column: readingColumn(waterOptics(constituents, salt)) }
+      })
+      nodes.push({ tint, worked })
+    }
+  return nodes
+}
+
+/**
+ * A target that is as bright as its water vanishes at once: near there one stray says too much of the next, and is
+ * held.
+ */
+const MOST_STEP = 0.8
+const step = (v: number) => Math.max(-MOST_STEP, Math.min(MOST_STEP, v))
+
+function makePossible(salt: boolean): Possible {
+  const nodes = makeNodes(salt)
+  const count = nodes.length * WAYS.length
+  const known = new Map<string, Float64Array>()
+  const predict = (of: Predicts, name?: string): Float64Array => {
+    const before = name === undefined ? undefined : known.get(name)
+    if (before) return before
+    const out = new Float64Array(count)
+    nodes.forEach(({ worked }, n) => {
+      const [base, ...by] = worked.map(w => Math.log(Math.max(1e-9, of(w))))
+      WAYS.forEach((z, k) => {
+        out[n * WAYS.length + k] = base! + z.reduce((s, v, i) => s + v * step(by[i]! - base!), 0)
+      })
+    })
+    if (name !== undefined) {
+      if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!)
+      known.set(name, out)
+    }
+    return out
+  }
+  const lnDisc = predict(w => vanishingDepthM(w.column))
+  const discM = lnDisc.map(Math.exp)
+  const tint = nodes.flatMap(n => WAYS.map(() => n.tint))
+  const prior = new Float64Array(count)
+  nodes.forEach((node, n) => {
+    const { clearFromM } = TINTS[node.tint]
+    WAYS.forEach((_, k) => {
+      const at = n * WAYS.length + k
+      const before = nodes[n - 1]?.tint === node.tint ? at - WAYS.length : at
+      const after = nodes[n + 1]?.tint === node.tint ? at + WAYS.length : at
+      const m = discM[at]!
+      if (m < RANGE_M[0] || m > RANGE_M[1]) return
+      // Even in the logarithm of the disc depth, the less likely the murkier for a tint that needs clear water.
+      prior[at] = Math.abs(lnDisc[before]! - lnDisc[after]!) * (clearFromM ? Math.min(1, (m / clearFromM) ** 3) : 1)
+    })
+  })
+  const total = prior.reduce((s, p) => s + p, 0)
+  return { count, tint, discM, prior: prior.map(p => p / total), predict }
+}
+
+const made = new Map<boolean, Possible>()
+/** The possible waters, fresh or salt; made once, which takes some four tenths of a second. */
+export function possibleWaters(salt: boolean): Possible {
+  let waters = made.get(salt)
+  if (!waters) made.set(salt, (waters = makePossible(salt)))
+  return waters
+}
+
+/** Error that comes of the waters' spacing and straight lines, as a standard deviation of a logarithm. */
+export const GRID_ERROR = 0.04

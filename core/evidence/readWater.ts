@@ -1,0 +1,28 @@
+import type { ReadingsAnswer } from '#core/evidence/answer'
+import { conflictsOf } from '#core/evidence/conflicts'
+import { nextReading } from '#core/evidence/next'
+import { type Posterior, discAt, posteriorOf, tintOdds } from '#core/evidence/whichWater'
+import type { Salinity } from '#core/request/request'
+import type { Reading } from '#core/request/readings'
+import type { UnitSystem } from '#core/units'
+
+const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95] as const
+
+/** The answer of a posterior. */
+export function answerOf(posterior: Posterior, units: UnitSystem): ReadingsAnswer {
+  const [low, best, high] = discAt(posterior, [LOW, MIDDLE, HIGH])
+  return {
+    visibilityM: { best: best!, low: low!, high: high! },
+    tints: tintOdds(posterior),
+    conflicts: conflictsOf(posterior, units),
+    next: nextReading(posterior, units),
+  }
+}
+
+/**
+ * Which water it is: readings of any kinds combined by Bayes over waters of every tint and clarity that stray from
+ * their recipes as nature does. All depths are taken as read about noon; what the sky does to them is within their
+ * error.
+ */
+export const readWater = (readings: readonly Reading[], salinity: Salinity, units: UnitSystem): ReadingsAnswer =>
+  answerOf(posteriorOf(readings, salinity === 'salt'), units)
