@@ -12,6 +12,7 @@ import RodsPanel from '~/components/rods/RodsPanel.vue'
 import ConditionsSheet from '~/components/sheets/ConditionsSheet.vue'
 import FoodSheet from '~/components/sheets/FoodSheet.vue'
 import HelpSheet from '~/components/sheets/HelpSheet.vue'
+import ReadingsSheet from '~/components/sheets/ReadingsSheet.vue'
 import KeptSheet from '~/components/sheets/KeptSheet.vue'
 import StatusLine from '~/components/StatusLine.vue'
 import TopBar from '~/components/TopBar.vue'
@@ -55,7 +56,7 @@ const answers = useScreen(() => ({
 const { screen, plate, slow, failed, cancel } = answers
 const { keep } = useKeeping(answers)
 
-type SheetName = 'conditions' | 'food' | 'kept' | 'help' | 'plate'
+type SheetName = 'conditions' | 'readings' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
 /** Open a sheet, or close the one that is open by the same word. */
 const open = (name: SheetName) => {
@@ -93,6 +94,7 @@ useKeys({
   conditions: () => open('conditions'),
   food: () => open('food'),
   kept: () => open('kept'),
+  readings: () => open('readings'),
   help: () => open('help'),
 })
 onMounted(() => {
@@ -101,6 +103,7 @@ onMounted(() => {
 })
 const TITLES: Record<SheetName, string> = {
   conditions: 'Conditions',
+  readings: 'Which water is it?',
   food: 'What they are eating',
   kept: 'Kept calls',
   help: 'Keys and words',
@@ -185,7 +188,8 @@ const TITLES: Record<SheetName, string> = {
     </div>
     <KeepButton v-if="phone" bar class="fixed right-0 bottom-0 left-0 z-20" :inert="sheet !== null" />
     <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" @close="sheet = null">
-      <ConditionsSheet v-if="sheet === 'conditions'" />
+      <ConditionsSheet v-if="sheet === 'conditions'" @readings="open('readings')" />
+      <ReadingsSheet v-else-if="sheet === 'readings'" @close="sheet = null" />
       <FoodSheet v-else-if="sheet === 'food'" :screen="screen" />
       <KeptSheet v-else-if="sheet === 'kept'" />
       <HelpSheet v-else-if="sheet === 'help'" />

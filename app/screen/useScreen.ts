@@ -63,8 +63,8 @@ export function useAnswers(): Answers {
 }
 
 /**
- * An answer with a draft's rows in it. What else is the same to the fish is drawn anew only once the finger rests: small
- * figures that come and go under it would take the frames that follow it.
+ * An answer with a draft's rows in it. What else is the same to the fish is drawn anew only once the finger rests:
+ * small figures that come and go under it would take the frames that follow it.
  */
 function drafted(old: ScreenModel, draft: Draft, first: number): ScreenModel {
   const same = new Map(old.rows.map(r => [r.finishId, r.same]))

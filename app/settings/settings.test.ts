@@ -31,7 +31,7 @@ describe('units', () => {
 })
 
 describe('single keys', () => {
-  const names = 'undo redo keep next previous theme units watcher lure conditions food kept help'.split(' ')
+  const names = 'undo redo keep next previous theme units watcher lure conditions food kept readings help'.split(' ')
   const setUp = () => {
     const done: string[] = []
     const actions = Object.fromEntries(names.map(n => [n, () => done.push(n)])) as unknown as KeyActions
@@ -49,10 +49,10 @@ describe('single keys', () => {
   }
   it('do what the map says', () => {
     const { done, press } = setUp()
-    for (const key of ['z', 'y', 't', 'n', 'b', 'g', 'u', 'v', 'l', 'c', 'f', 'h', '?', '1', '2', '3']) press(key)
+    for (const key of ['z', 'y', 't', 'n', 'b', 'g', 'u', 'v', 'l', 'c', 'f', 'h', 'r', '?', '1', '2', '3']) press(key)
     expect(done).toEqual([...names, 'rod 0', 'rod 1', 'rod 2'])
     const shown = KEY_MAP.flatMap(k => k.keys.split(/\s+/))
-    for (const key of ['z', 'y', 't', 'n', 'b', 'g', 'u', 'v', 'l', 'c', 'f', 'h', '?', '1'])
+    for (const key of ['z', 'y', 't', 'n', 'b', 'g', 'u', 'v', 'l', 'c', 'f', 'h', 'r', '?', '1'])
       expect(shown).toContain(key)
   })
   it('leave typing, chords and other keys alone', () => {

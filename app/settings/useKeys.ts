@@ -14,6 +14,7 @@ export interface KeyActions {
   conditions: () => void
   food: () => void
   kept: () => void
+  readings: () => void
   help: () => void
 }
 
@@ -35,7 +36,8 @@ export const KEY_MAP = [
   { keys: 'c', does: 'all conditions as a form' },
   { keys: 'f', does: 'food and clues' },
   { keys: 'h', does: 'kept calls' },
-  { keys: 'v', does: 'as a diver or as the fish sees it' },
+  { keys: 'r', does: 'the reading desk: which water is it?' },
+  { keys: 'v', does: 'as a diver, as the fish or as a camera sees it' },
   { keys: 'g', does: 'noon, dusk, night' },
   { keys: 'u', does: 'feet or metres' },
 ] as const
@@ -56,6 +58,7 @@ export function useKeys(a: KeyActions, target: EventTarget = window): void {
     'c': a.conditions,
     'f': a.food,
     'h': a.kept,
+    'r': a.readings,
     'v': a.watcher,
     'g': a.theme,
     'u': a.units,

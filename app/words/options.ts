@@ -8,6 +8,7 @@ import { CLUES } from '#core/prey/odds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { SunFacing } from '#core/sight/scene'
 import { CANOPIES, WINDS } from '#core/sky/weather'
+import type { ReadingKind } from '#core/water/readingKinds'
 import { TINTS } from '#core/water/tints'
 import { cap } from '#core/words/wording'
 import { VOCABULARY } from '#shared/vocabulary'
@@ -83,6 +84,17 @@ export const TIDE_OPTIONS = options(
   k => ({ slack: 'slack water', rising: 'rising', falling: 'falling' })[k],
 )
 export const TREND_OPTIONS = options(VOCABULARY.trend, k => k)
+
+/** Readings of the water as an angler calls them. */
+export const READING_NAMES: Record<ReadingKind, string> = {
+  'disc': 'Disc lost at',
+  'target': 'Lure lost at',
+  'seen-to': 'Last seen at',
+  'turbidity': 'Gauge',
+  'light': 'Light meter',
+  'jar': 'Jar photo',
+  'look': 'Looks like',
+}
 
 /** Short names for the season strip. */
 export const PHASE_SHORT = {

@@ -2,6 +2,8 @@ import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Request } from '#core/request/request'
 import type { Answer } from '#core/ranking/answer'
+import { readWater } from '#core/evidence/readWater'
+import type { AnswerByReadings } from '#core/ranking/byReadings'
 import { recommend } from '#core/ranking/recommend'
 import { type Server, freePort, startServer } from '../../tools/server'
 import { testDatabase } from '../../tools/testDatabase'
@@ -42,6 +44,39 @@ describe('recommendations', () => {
     expect((await client.call('POST', '/recommendations', turned)).body).toEqual(
       (await client.call('POST', '/recommendations', ASKED)).body,
     )
+  })
+  it('tells which water it is, and ranks for it where readings stand for clarity and tint', async () => {
+    const client = new Client(server.url)
+    const readings = [
+      { kind: 'disc', depthM: 1.2 },
+      { kind: 'jar', water: '#a06a20', paper: '#f1efe8', pathM: 0.08 },
+    ] as const
+    const { status, body } = await client.call('POST', '/readings', { readings, salinity: 'fresh' })
+    expect(status).toBe(200)
+    expect(body).toEqual(JSON.parse(JSON.stringify(readWater(readings, 'fresh', 'metric'))))
+    const ranked = await client.call('POST', '/recommendations', { ...ASKED, water: { temperatureC: 14, readings } })
+    expect(ranked.status).toBe(200)
+    const { sure, water, ranked: picks } = ranked.body as AnswerByReadings
+    expect(water).toEqual(body)
+    expect(sure).toBeGreaterThan(0)
+    expect(picks[0]!.first).toBeGreaterThan(0)
+  })
+  it('says what is wrong with each reading, and that readings and clarity are not given together', async () => {
+    const client = new Client(server.url)
+    const faultsOf = async (path: string, asked: object) =>
+      ((await client.call('POST', path, asked)).body as { errors: { path: string; message: string }[] }).errors
+    const wrong = [{ kind: 'disc', depthM: -1 }, { kind: 'sonar' }, { kind: 'target', target: 'sekret', depthM: 1 }, {}]
+    const faults = await faultsOf('/readings', { readings: wrong })
+    expect(faults.map(f => f.path)).toEqual([
+      'readings.0.depthM',
+      'readings.1.kind',
+      'readings.2.target',
+      'readings.3.kind',
+    ])
+    expect(JSON.stringify(faults)).not.toMatch(/sekret|sonar/)
+    expect((await faultsOf('/readings', { readings: [] }))[0]!.path).toBe('readings')
+    const both = { ...ASKED, water: { ...ASKED.water, readings: [{ kind: 'disc', depthM: 1 }] } }
+    expect((await faultsOf('/recommendations', both))[0]!.message).toContain('told by readings')
   })
   it('answers 422 with an entry per fault and nothing of what was sent', async () => {
     const { status, body } = await new Client(server.url).call('POST', '/recommendations', {

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { recommend } from '#core/ranking/recommend'
 import { edgesOf } from './edges'
+import { foodOf } from './food'
 import { catalogueOf, coloursOf } from './paintwork'
 import { GOLDEN } from './requests'
 import { picksOf } from './picks'
@@ -19,6 +20,7 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),
   sweeps: sweepsOf,
   edges: edgesOf,
+  food: foodOf,
   colours: coloursOf,
   catalogue: catalogueOf,
   rules: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, rulesOf(name)])),

@@ -3,10 +3,11 @@ import { existsSync } from 'node:fs'
 import { benchAnswers, benchServer } from './answers'
 import { benchDrag } from './drag'
 import { benchOptics } from './optics'
+import { benchReadings } from './readings'
 import { benchStability } from './stability'
 
 /**
- * `npm run bench [optics|answers|stability|server|drag]`: times and ratios, printed, never asserted: machines differ,
+ * `npm run bench [optics|answers|stability|readings|server|drag]`: times and ratios, printed, never asserted: machines differ,
  * and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
@@ -14,6 +15,7 @@ const run = (name: string) => !wanted.length || wanted.includes(name)
 if (run('optics')) benchOptics()
 if (run('answers')) benchAnswers()
 if (run('stability')) benchStability()
+if (run('readings')) benchReadings()
 if ((run('server') || run('drag')) && !existsSync('.output/server/index.mjs'))
   console.log('\nBuild first (./run demo) for the server and drag benchmarks.')
 else {

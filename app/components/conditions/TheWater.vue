@@ -10,6 +10,7 @@ import ConditionGroup from './ConditionGroup.vue'
 import ConditionRow from './ConditionRow.vue'
 
 /** What the water is like. */
+defineEmits<{ readings: [] }>()
 const store = useReadingStore()
 const { length, temperature } = useUnits()
 const s = computed(() => store.reading)
@@ -32,6 +33,9 @@ const tides = [{ value: AUTO, words: 'Not known' }, ...TIDE_OPTIONS]
     <ConditionRow label="Tint">
       <Choice label="Tint" :value="s.tint" :options="TINT_OPTIONS" @change="v => store.set({ tint: v })" />
     </ConditionRow>
+    <button type="button" class="min-h-11 underline underline-offset-4" @click="$emit('readings')">
+      Not sure? Weigh a disc, lures, a jar or a meter
+    </button>
     <ConditionRow label="Surface temperature" path="water.temperatureC">
       <NumberField
         v-if="s.temperatureC !== null"

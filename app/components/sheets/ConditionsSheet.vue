@@ -5,6 +5,7 @@ import ShownToday from '~/components/conditions/ShownToday.vue'
 import TheLight from '~/components/conditions/TheLight.vue'
 import TheWater from '~/components/conditions/TheWater.vue'
 
+defineEmits<{ readings: [] }>()
 /**
  * The back plate of the instrument: every condition as a plain value, with what was assumed and why. The picture is
  * never the only way in.
@@ -14,7 +15,7 @@ import TheWater from '~/components/conditions/TheWater.vue'
 <template>
   <div class="-m-4 gap-3 bg-plate p-3 lg:columns-2 2xl:columns-3">
     <PlaceAndTime />
-    <TheWater />
+    <TheWater @readings="$emit('readings')" />
     <TheLight />
     <LureAndFish />
     <ShownToday />
