@@ -2,6 +2,7 @@ import type Joi from 'joi'
 import parse from 'joi-to-json'
 import { answerSchema, readingsAnswerSchema } from '#shared/schema/answer'
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
+import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
 
 type JsonSchema = Record<string, unknown>
@@ -52,6 +53,20 @@ const paths = (callId: JsonSchema) => ({
         422: refused,
         503: busy,
       },
+    },
+  },
+  '/trials/order': {
+    post: {
+      summary: 'The order of a fair test of two: each block holds both once, drawn from the seed.',
+      requestBody: { required: true, content: json(ref('OrderRequest')) },
+      responses: { 200: { description: 'The spells.', content: json(ref('Order')) }, 422: refused },
+    },
+  },
+  '/trials/verdict': {
+    post: {
+      summary: 'What a fair test of two shows so far; may be asked after every whole block.',
+      requestBody: { required: true, content: json(ref('VerdictRequest')) },
+      responses: { 200: { description: 'The verdict.', content: json(ref('Verdict')) }, 422: refused, 503: busy },
     },
   },
   '/health': {
@@ -126,6 +141,10 @@ function describe() {
     RequestByReadings: described(requestByReadingsSchema, parts),
     ReadingsRequest: described(readingsSchema, parts),
     ReadingsAnswer: described(readingsAnswerSchema, parts),
+    OrderRequest: described(orderSchema, parts),
+    Order: described(orderAnswerSchema, parts),
+    VerdictRequest: described(verdictSchema, parts),
+    Verdict: described(verdictAnswerSchema, parts),
     Answer: described(answerSchema, parts),
     Call: described(callSchema, parts),
     Recover: described(recoverSchema, parts),

@@ -169,6 +169,8 @@ describe('the OpenAPI description', () => {
       '/recover',
       '/recovery-code',
       '/sign-out',
+      '/trials/order',
+      '/trials/verdict',
       '/waters',
     ])
     expect(doc.openapi).toMatch(/^3\.1/)

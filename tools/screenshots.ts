@@ -26,6 +26,22 @@ const NIGHT = [
   'side=below&range=0.5&lat=32.1&lon=-81.2&water=018f0000-0000-4000-8000-000000000005&behind=open',
 ].join('&')
 
+/** A desk with readings that agree, weighed to the end. */
+async function desk(page: Page): Promise<void> {
+  const readings = [
+    { kind: 'disc', depthM: 1.1 },
+    { kind: 'target', target: 'black', depthM: 0.45 },
+    { kind: 'turbidity', fnu: 6 },
+    { kind: 'look', tint: 'green' },
+  ]
+  await page.evaluate(r => localStorage.setItem('piscator.desk', JSON.stringify(r)), readings)
+  await page.reload()
+  await page.getByTestId('call').first().waitFor()
+  await page.keyboard.press('r')
+  await page.getByText('of 100', { exact: false }).first().waitFor({ timeout: 60_000 })
+  await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 })
+}
+
 interface Shot {
   name: string
   query: string
@@ -42,6 +58,15 @@ const SHOTS: Shot[] = [
   { name: 'phone', query: DAY, theme: 'noon', size: PHONE },
   { name: 'phone-plate', query: DAY, theme: 'noon', size: PHONE, then: p => p.getByTestId('call').first().click() },
   { name: 'conditions', query: DAY, theme: 'noon', size: DESK, then: p => p.keyboard.press('c') },
+  {
+    name: 'lures',
+    query: DAY,
+    theme: 'noon',
+    size: DESK,
+    then: p => p.getByRole('button', { name: 'All 24' }).click(),
+  },
+  { name: 'readings', query: DAY, theme: 'noon', size: DESK, then: desk },
+  { name: 'phone-readings', query: DAY, theme: 'dusk', size: PHONE, then: desk },
   { name: 'food', query: `${DAY}&clues=red-throats`, theme: 'noon', size: DESK, then: p => p.keyboard.press('f') },
   {
     name: 'kept',

@@ -4,6 +4,8 @@ import type { Request } from '#core/request/request'
 import type { Answer } from '#core/ranking/answer'
 import { readWater } from '#core/evidence/readWater'
 import type { AnswerByReadings } from '#core/ranking/byReadings'
+import { trialOrder } from '#core/trial/order'
+import { trialVerdict } from '#core/trial/verdict'
 import { recommend } from '#core/ranking/recommend'
 import { type Server, freePort, startServer } from '../../tools/server'
 import { testDatabase } from '../../tools/testDatabase'
@@ -60,6 +62,19 @@ describe('recommendations', () => {
     expect(water).toEqual(body)
     expect(sure).toBeGreaterThan(0)
     expect(picks[0]!.first).toBeGreaterThan(0)
+  })
+  it('draws the order of a fair test and judges it', async () => {
+    const client = new Client(server.url)
+    const asked = { blocks: 6, castsPerSpell: 10, seed: 42 }
+    const { status, body } = await client.call('POST', '/trials/order', asked)
+    expect(status).toBe(200)
+    expect(body).toEqual({ spells: trialOrder(6, 42) })
+    const blocks = [{ a: { casts: 10, bites: 1 }, b: { casts: 10, bites: 0 } }]
+    const verdict = await client.call('POST', '/trials/verdict', { blocks })
+    expect(verdict.body).toEqual(JSON.parse(JSON.stringify(trialVerdict(blocks))))
+    const more = [{ a: { casts: 1, bites: 2 }, b: { casts: 1, bites: 0 } }]
+    expect((await client.call('POST', '/trials/verdict', { blocks: more })).status).toBe(422)
+    expect((await client.call('POST', '/trials/order', { ...asked, blocks: 0 })).status).toBe(422)
   })
   it('says what is wrong with each reading, and that readings and clarity are not given together', async () => {
     const client = new Client(server.url)

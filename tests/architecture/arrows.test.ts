@@ -29,6 +29,7 @@ const ROOMS = [
   'schools',
   'rules',
   'ranking',
+  'trial',
 ]
 
 function filesIn(dir: string): string[] {

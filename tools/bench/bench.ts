@@ -7,8 +7,8 @@ import { benchReadings } from './readings'
 import { benchStability } from './stability'
 
 /**
- * `npm run bench [optics|answers|stability|readings|server|drag]`: times and ratios, printed, never asserted: machines differ,
- * and a slow morning is no fault in the code.
+ * `npm run bench [optics|answers|stability|readings|server|drag]`: times and ratios, printed, never asserted:
+ * machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
 const run = (name: string) => !wanted.length || wanted.includes(name)

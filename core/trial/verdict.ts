@@ -1,0 +1,154 @@
+import type { Side } from '#core/trial/order'
+
+/** Casts made with one of the two in a block, and how many of them had a bite. */
+export interface Casts {
+  casts: number
+  bites: number
+}
+export type Block = Record<Side, Casts>
+
+export interface Rate {
+  best: number
+  low: number
+  high: number
+}
+export interface Verdict {
+  /** An e-value against the two being equal. */
+  evidence: number
+  verdict: 'a' | 'b' | 'too-soon' | 'alike'
+  /** About how many more casts settle it if things go on as they have; 0 once settled. */
+  moreCasts: number
+  /** Bites a cast: median, 5th and 95th percentile. */
+  rate: Record<Side, Rate>
+  /** Probability that a's rate is the higher. */
+  chanceABetter: number
+}
+
+/** Evidence that settles: reached by chance alone in fewer than one test of twenty, however often one looks (Ville). */
+export const SETTLES = 20
+/** Two are alike when the worse has more than this share of the better's rate. */
+const ALIKE = 2 / 3
+/** No forecast of casts goes beyond this. */
+const MOST_CASTS = 20_000
+/** Forecasts are rounded to so many casts. */
+const ROUNDED = 10
+
+/** Alternatives weighed: how often either is bitten, and how many times the odds of one are the other's. */
+const LEVELS = Array.from({ length: 24 }, (_, i) => 0.004 * (0.6 / 0.004) ** (i / 23))
+const RATIOS = [1.3, 1.6, 2, 3, 5].flatMap(r => [r, 1 / r])
+const oddsOf = (p: number) => p / (1 - p)
+const shareOf = (odds: number) => odds / (1 + odds)
+const ALTERNATIVES = LEVELS.flatMap(level =>
+  RATIOS.map(r => {
+    const [a, b] = [Math.sqrt(r), 1 / Math.sqrt(r)].map(k => shareOf(oddsOf(level) * k))
+    return { a: a!, b: b! }
+  }),
+)
+
+/** Logarithm of the likelihood of so many bites in so many casts at a rate. */
+const lnLikely = ({ casts, bites }: Casts, p: number) => bites * Math.log(p) + (casts - bites) * Math.log1p(-p)
+
+/** Logarithm of Σ exp. */
+function lnSum(values: readonly number[]): number {
+  const most = Math.max(...values)
+  return most === -Infinity ? -Infinity : most + Math.log(values.reduce((s, v) => s + Math.exp(v - most), 0))
+}
+
+/**
+ * Logarithm of the evidence that the two differ: for each alternative the product over blocks of the e-variable of
+ * Turner, Ly & Grünwald (2024, J. Stat. Plan. Inference 230, eq. 2) for two proportions, its null the mean of the
+ * two rates weighted by casts; then the mean over alternatives, which is a test martingale again.
+ */
+export function lnEvidence(blocks: readonly Block[]): number {
+  const each = ALTERNATIVES.map(({ a, b }) =>
+    blocks.reduce((sum, block) => {
+      const casts = block.a.casts + block.b.casts
+      if (casts === 0) return sum
+      const both = (block.a.casts * a + block.b.casts * b) / casts
+      const pooled = { casts, bites: block.a.bites + block.b.bites }
+      return sum + lnLikely(block.a, a) + lnLikely(block.b, b) - lnLikely(pooled, both)
+    }, 0),
+  )
+  return lnSum(each) - Math.log(ALTERNATIVES.length)
+}
+
+/** Rates worked over, evenly in their logit. */
+const GRID = Array.from({ length: 600 }, (_, i) => 1 / (1 + Math.exp(-(-9 + (12 * i) / 599))))
+/** Jeffreys' prior for a proportion, on that grid: p^½ (1-p)^½ by the logit. */
+const PRIOR = GRID.map(p => 0.5 * Math.log(p) + 0.5 * Math.log1p(-p))
+const PRIOR_TOTAL = lnSum(PRIOR)
+
+const posterior = (c: Casts): number[] => {
+  const ln = GRID.map((p, i) => lnLikely(c, p) + PRIOR[i]!)
+  const total = lnSum(ln)
+  return ln.map(v => Math.exp(v - total))
+}
+/** Logarithm of the likelihood of what was cast, averaged over Jeffreys' prior. */
+const lnMarginal = (c: Casts) => lnSum(GRID.map((p, i) => lnLikely(c, p) + PRIOR[i]!)) - PRIOR_TOTAL
+
+/**
+ * Logarithm of the evidence that the two are alike: how much likelier what was cast is, averaged over all rates, than
+ * at the best pair of rates of which one is at most two thirds of the other (universal inference, Wasserman, Ramdas &
+ * Balakrishnan 2020, PNAS 117).
+ */
+export function lnAlike(a: Casts, b: Casts): number {
+  const apart = (high: Casts, low: Casts) => {
+    // Where the best of all rates are that far apart they are the best here too; else the best lie on the edge.
+    const [h, l] = [high, low].map(c => Math.min(0.999, Math.max(1e-4, c.bites / Math.max(1, c.casts)))) as [
+      number,
+      number,
+    ]
+    if (l <= ALIKE * h) return lnLikely(high, h) + lnLikely(low, l)
+    return GRID.reduce((best, p) => Math.max(best, lnLikely(high, p) + lnLikely(low, ALIKE * p)), -Infinity)
+  }
+  return lnMarginal(a) + lnMarginal(b) - Math.max(apart(a, b), apart(b, a))
+}
+
+const sumOf = (blocks: readonly Block[], side: Side): Casts => ({
+  casts: blocks.reduce((s, b) => s + b[side].casts, 0),
+  bites: blocks.reduce((s, b) => s + b[side].bites, 0),
+})
+
+function rateOf(share: readonly number[]): Rate {
+  let sum = 0
+  const at: number[] = []
+  share.forEach((p, i) => {
+    sum += p
+    while (at.length < 3 && sum >= [0.05, 0.5, 0.95][at.length]!) at.push(GRID[i]!)
+  })
+  return { low: at[0]!, best: at[1]!, high: at[2]! }
+}
+
+/** About how many more casts settle it, if bites go on in the same shares. */
+function moreCasts(a: Casts, b: Casts): number {
+  const total = a.casts + b.casts
+  const grown = (c: Casts, k: number) => ({ casts: c.casts * k, bites: c.bites * k })
+  for (let k = 1; total * k < MOST_CASTS; k *= 1.08) {
+    const [x, y] = [grown(a, k), grown(b, k)]
+    if (Math.max(lnEvidence([{ a: x, b: y }]), lnAlike(x, y)) >= Math.log(SETTLES))
+      return Math.max(ROUNDED, Math.round((total * (k - 1)) / ROUNDED) * ROUNDED)
+  }
+  return MOST_CASTS
+}
+
+/** What a fair test of two shows so far; may be asked after every whole block, for ever. */
+export function trialVerdict(blocks: readonly Block[]): Verdict {
+  const [a, b] = [sumOf(blocks, 'a'), sumOf(blocks, 'b')]
+  const [pa, pb] = [posterior(a), posterior(b)]
+  let below = 0
+  let chanceABetter = 0
+  GRID.forEach((_, i) => {
+    chanceABetter += pa[i]! * (below + 0.5 * pb[i]!)
+    below += pb[i]!
+  })
+  const evidence = Math.exp(lnEvidence(blocks))
+  const differ = evidence >= SETTLES
+  const alike = !differ && lnAlike(a, b) >= Math.log(SETTLES)
+  return {
+    evidence,
+    verdict: differ ? (chanceABetter >= 0.5 ? 'a' : 'b') : alike ? 'alike' : 'too-soon',
+    moreCasts: differ || alike ? 0 : moreCasts(a, b),
+    rate: { a: rateOf(pa), b: rateOf(pb) },
+    chanceABetter,
+  }
+}
