@@ -7,7 +7,7 @@ import { check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
 import { answerSchema } from '#shared/schema/answer'
 import { callSchema, idSchema } from '#shared/schema/call'
-import { requestSchema } from '#shared/schema/request'
+import { requestByReadingsSchema, requestSchema, tellsByReadings } from '#shared/schema/request'
 import { GOLDEN } from '../tests/golden/requests'
 
 const GOOD = { lure: 'jerkbait', water: { visibilityM: 2, tint: 'tea' }, light: { sky: 'clear', sunElevationDeg: 40 } }
@@ -71,6 +71,24 @@ describe('what may be asked', () => {
 
 const ajv = new Ajv({ strict: false, allErrors: true })
 addFormats(ajv)
+
+describe('a request by readings', () => {
+  const light = { sky: 'clear', sunElevationDeg: 40 }
+  const by = (water: object) => check(requestByReadingsSchema, { lure: 'popper', water, light })
+  it('takes readings in the place of visibility and tint, not beside them', () => {
+    const readings = [{ kind: 'disc', depthM: 1 }]
+    expect(by({ readings, temperatureC: 15 }).ok).toBe(true)
+    const both = by({ readings, visibilityM: 1 })
+    expect(both.ok ? [] : both.faults.map(f => [f.path, f.message.includes('told by readings')])).toEqual([
+      ['water', true],
+    ])
+  })
+  it('is known by its readings, whatever else was sent', () => {
+    expect(
+      [{ water: { readings: 1 } }, { water: { tint: 'tea' } }, { water: null }, null, 'x'].map(tellsByReadings),
+    ).toEqual([true, false, false, false, false])
+  })
+})
 
 describe('the OpenAPI description', () => {
   const doc = openApi('9.9.9')

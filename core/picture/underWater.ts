@@ -32,7 +32,7 @@ export type Watcher = (typeof WATCHERS)[number]
  */
 const BRIGHTEST = 0.165
 /** The same for the mean over all directions, which leaves room for the side towards the sun. */
-const BRIGHTEST_MEAN = 0.12
+const BRIGHTEST_MEAN = 0.14
 const DARKEST = 0.008
 /** Share of the light's strength that shows in the picture, as a power. */
 const PUPIL = 0.3

@@ -14,7 +14,7 @@ const water = required(group({ ...otherWater, readings: required(READINGS) }, { 
 
 /** The same with readings in the place of visibility and tint. */
 export const requestByReadingsSchema = schemaOf(
-  group({ ...REQUEST.fields, water }, REQUEST, REQUEST.oneOf),
+  group({ ...REQUEST.fields, water }, { name: REQUEST.name }),
 ) as Joi.ObjectSchema<RequestByReadings>
 
 /** Whether a request tells its water by readings: which of the two schemas it is to be held to. */

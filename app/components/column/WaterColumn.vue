@@ -61,6 +61,10 @@ const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f
         <WaterSurface />
         <BedBand :pick="!phone" />
         <DepthRuler />
+        <FishHandle />
+        <LureHandle />
+        <DiscHandle />
+        <BedHandle />
         <div
           v-if="!phone"
           class="absolute right-1 flex flex-col items-end gap-2"
@@ -69,10 +73,6 @@ const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f
           <TintJars />
           <ForageSketch @open="$emit('food')" />
         </div>
-        <BedHandle />
-        <FishHandle />
-        <LureHandle />
-        <DiscHandle />
         <div class="absolute left-4" :style="{ top: c.skyH.value > 95 ? '44px' : '24px' }">
           <NumberField
             v-if="store.reading.temperatureC !== null"
