@@ -88,7 +88,7 @@ describe('colours through water', () => {
     expect([dataset.shape, style.color]).toEqual(['seen', '#ffffff'])
     show(true)
     const dim = (c: string) => redTone(c, NIGHT_WATER)
-    expect(written.slice(4)).toEqual([`fill flank=${dim('#444444')}`, `fill back=${dim('#333333')}`])
+    expect(written.slice(3)).toEqual([`fill flank=${dim('#444444')}`, `fill back=${dim('#333333')}`])
     expect([dataset.shape, style.color]).toEqual(['gone', 'var(--ink)'])
   })
 })

@@ -23,6 +23,8 @@ export const partOf = <T>(by: Partial<Record<Part, T>>, part: Part): T | undefin
 /** Colour of a part that nothing is known of. */
 export const UNKNOWN = '#00000055'
 
+const inkOn = (water: string | undefined, red: boolean) => (red ? 'var(--ink)' : water ? labelInk(water) : '')
+
 /**
  * Colours the figures drawn `through` water within an element. Their shapes stay; at every move of a finger only the
  * colours change, and these are written straight onto the shapes that wear them (`data-seen` names the part, after
@@ -33,10 +35,18 @@ export const vThroughWater: Directive<HTMLElement, { seen: SeenOut | undefined; 
   el,
   { value: { seen, red } },
 ) => {
-  const water = seen && (red ? redTone(seen.water, NIGHT_WATER) : seen.water)
-  el.dataset.shape = seen?.shape ? 'seen' : 'gone'
-  el.style.setProperty('--fine', String(seen?.fine ?? 0))
-  el.style.color = water ? (red ? 'var(--ink)' : labelInk(water)) : ''
+  const water = seen?.water
+  const wears = { shape: seen?.shape ? 'seen' : 'gone', fine: (seen?.fine ?? 0).toFixed(1), ink: inkOn(water, red) }
+  // What the whole figure inherits is written only where it changed: each would have all of it styled anew.
+  if (el.dataset.shape !== wears.shape) el.dataset.shape = wears.shape
+  if (el.dataset.fine !== wears.fine) {
+    el.dataset.fine = wears.fine
+    el.style.setProperty('--fine', wears.fine)
+  }
+  if (el.dataset.ink !== wears.ink) {
+    el.dataset.ink = wears.ink
+    el.style.color = wears.ink
+  }
   for (const shape of el.querySelectorAll<SVGElement>('[data-seen]')) {
     const [attribute, part] = shape.dataset.seen!.split(' ') as [string, Part]
     const colour = (seen && partOf(seen.parts, part)) ?? UNKNOWN

@@ -67,7 +67,7 @@ const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f
         <BedHandle />
         <div
           v-if="!phone"
-          class="absolute right-1 flex flex-col items-end gap-2"
+          class="pointer-events-none absolute right-1 flex flex-col items-end gap-2 *:pointer-events-auto"
           :style="{ top: `${c.asideY.value}px` }"
         >
           <TintJars />
