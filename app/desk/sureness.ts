@@ -1,5 +1,5 @@
 import type { TintId } from '#core/water/tints'
-import type { FirstIn } from './work'
+import type { FirstIn } from '#core/ranking/byReadings'
 
 /** A pick, in how many of a hundred waters it comes first, and the tint that most of these are of. */
 export interface FirstShare {

@@ -6,7 +6,8 @@ import { handOf } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
 import type { DeskWorker } from './desk.worker'
 import { surenessOf } from './sureness'
-import type { DeskAnswer, DeskAsk, DeskResult, FirstIn } from './work'
+import type { FirstIn } from '#core/ranking/byReadings'
+import type { DeskAnswer, DeskAsk, DeskResult } from './work'
 
 /** Waters ranked between two looks at whether something newer was asked. */
 const AT_ONCE = 6

@@ -1,8 +1,7 @@
 import type { ReadingsAnswer } from '#core/evidence/answer'
 import { answerOf } from '#core/evidence/readWater'
-import { discAt, posteriorOf } from '#core/evidence/whichWater'
-import { type Allowed, allowedWaters } from '#core/ranking/byReadings'
-import { rank } from '#core/ranking/recommend'
+import { byOneAlone, discAt, posteriorOf } from '#core/evidence/whichWater'
+import { type Allowed, type FirstIn, allowedWaters, firstIn } from '#core/ranking/byReadings'
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
 import type { UnitSystem } from '#core/units'
@@ -18,13 +17,6 @@ export interface DeskAnswer {
   bands: Band[]
   allowed: Allowed[]
 }
-/** The first pick of a water, and all that share its place. */
-export interface FirstIn {
-  water: Allowed
-  first: string
-  shared: string[]
-}
-
 export type DeskAsk =
   | { kind: 'read'; readings: readonly Reading[]; salt: boolean; units: UnitSystem }
   | { kind: 'firsts'; request: Request; waters: readonly Allowed[] }
@@ -32,23 +24,15 @@ export type DeskResult = DeskAnswer | FirstIn[]
 
 function read({ readings, salt, units }: Extract<DeskAsk, { kind: 'read' }>): DeskAnswer {
   const posterior = posteriorOf(readings, salt)
-  const bands = readings.map(r => {
-    const [lowM, highM] = discAt(posteriorOf([r], salt), [0.05, 0.95])
+  const bands = readings.map((_, i) => {
+    const [lowM, highM] = discAt(byOneAlone(posterior, i), [0.05, 0.95])
     return { lowM: lowM!, highM: highM! }
   })
   return { answer: answerOf(posterior, units), bands, allowed: allowedWaters(posterior) }
 }
 
 function firsts({ request, waters }: Extract<DeskAsk, { kind: 'firsts' }>): FirstIn[] {
-  return waters.map(water => {
-    const { tint, visibilityM } = water
-    const { ranked, places } = rank({ ...request, water: { ...request.water, tint, visibilityM } })
-    return {
-      water,
-      first: ranked[0]!.finish.id,
-      shared: ranked.filter((_, i) => places[i] === 1).map(j => j.finish.id),
-    }
-  })
+  return waters.map(water => firstIn(request, water))
 }
 
 /** The desk's heavy work, in a worker or, where none is to be had, on the page. */

@@ -18,7 +18,16 @@ export interface Posterior {
 /** Which water it is, by Bayes: what was likely before, times how likely each reading is in each water. */
 export function posteriorOf(readings: readonly Reading[], salt: boolean): Posterior {
   const waters = possibleWaters(salt)
-  const evidence = readings.map(r => evidenceOf(r, waters))
+  return weighed(
+    waters,
+    readings.map(r => evidenceOf(r, waters)),
+  )
+}
+
+/** What one of the readings says on its own. */
+export const byOneAlone = ({ waters, evidence }: Posterior, i: number): Posterior => weighed(waters, [evidence[i]!])
+
+function weighed(waters: Possible, evidence: readonly Evidence[]): Posterior {
   const ln = waters.prior.map((p, i) => Math.log(p) + evidence.reduce((s, e) => s + e.lnLikely[i]!, 0))
   const most = ln.reduce((a, b) => Math.max(a, b), -Infinity)
   const odds = ln.map(v => Math.exp(v - most))

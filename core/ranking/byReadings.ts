@@ -57,30 +57,32 @@ export function allowedWaters({ waters, odds }: Posterior, count = WATERS): Allo
   return [...out.values()]
 }
 
-/** The request for one water in the place of the readings. */
-export function inWater(request: RequestByReadings, { tint, visibilityM }: Omit<Allowed, 'share'>): Request {
-  const { readings: _, ...water } = request.water
+/** The request for one water in the place of what it tells of its own. */
+function inWater(request: Request | RequestByReadings, { tint, visibilityM }: Omit<Allowed, 'share'>): Request {
+  const { readings: _, ...water } = { readings: undefined, ...request.water }
   return { ...request, water: { ...water, tint, visibilityM } }
 }
 
-/** How often each finish comes first over waters, and how often one comes first or shares the first place. */
-export class Firsts {
-  private readonly alone = new Map<string, number>()
-  private readonly shared = new Map<string, number>()
-  private total = 0
-
-  add(request: Request, share: number): void {
-    const { ranked, places } = rank(request)
-    this.total += share
-    ranked.forEach((j, i) => {
-      const { id } = j.finish
-      if (i === 0) this.alone.set(id, (this.alone.get(id) ?? 0) + share)
-      if (places[i] === 1) this.shared.set(id, (this.shared.get(id) ?? 0) + share)
-    })
-  }
-  first = (id: string): number => (this.alone.get(id) ?? 0) / this.total
-  sure = (id: string): number => Math.min(1, (this.shared.get(id) ?? 0) / this.total)
+/** The first pick of a water, and all that share its place. */
+export interface FirstIn {
+  water: Allowed
+  first: string
+  shared: string[]
 }
+
+/** What comes first in a water, whatever water the request tells of. */
+export function firstIn(request: Request | RequestByReadings, water: Allowed): FirstIn {
+  const { ranked, places } = rank(inWater(request, water))
+  return {
+    water,
+    first: ranked[0]!.finish.id,
+    shared: ranked.filter((_, i) => places[i] === 1).map(j => j.finish.id),
+  }
+}
+
+/** The share of the waters of which something holds. */
+const shareWhere = (firsts: readonly FirstIn[], holds: (f: FirstIn) => boolean): number =>
+  firsts.reduce((s, f) => s + (holds(f) ? f.water.share : 0), 0)
 
 const round = (v: number) => Math.round(v * 1000) / 1000
 
@@ -91,12 +93,12 @@ export function recommendByReadings(request: RequestByReadings): AnswerByReading
   const [least, most] = REQUEST.fields.water.fields.visibilityM.range
   const visibilityM = Math.min(most, Math.max(least, water.visibilityM.best))
   const answer = recommend(inWater(request, { tint: water.tints[0]!.tint, visibilityM }))
-  const firsts = new Firsts()
-  for (const w of allowedWaters(posterior)) firsts.add(inWater(request, w), w.share)
+  const firsts = allowedWaters(posterior).map(w => firstIn(request, w))
+  const first = (id: string) => round(shareWhere(firsts, f => f.first === id))
   return {
     ...answer,
-    ranked: answer.ranked.map((r, i) => (i < TOLD ? { ...r, first: round(firsts.first(r.finish.id)) } : r)),
-    sure: round(firsts.sure(answer.ranked[0]!.finish.id)),
+    ranked: answer.ranked.map((r, i) => (i < TOLD ? { ...r, first: first(r.finish.id) } : r)),
+    sure: round(shareWhere(firsts, f => f.shared.includes(answer.ranked[0]!.finish.id))),
     water,
   }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Scale } from '~/settings/useUnits'
+import { plainScale } from '~/settings/plainScale'
 import { useReadingStore } from '~/reading/store'
 import { useWatersStore } from '~/waters/store'
 import { LIMITS } from '#shared/vocabulary'
@@ -25,14 +25,7 @@ const waterOptions = computed(() => [
   { value: 'none', words: 'Another place' },
   ...waters.list.map(w => ({ value: w.id, words: w.name, note: w.kind })),
 ])
-const degrees: Scale = {
-  of: 'number',
-  unit: '°',
-  step: 0.01,
-  decimals: 2,
-  show: (v: number) => v,
-  read: (v: number) => v,
-}
+const degrees = plainScale('°', 2)
 const local = computed(() => localTime(s.value.timeMs, s.value.zone))
 function setDate(e: Event) {
   const timeMs = onDate(s.value.timeMs, s.value.zone, (e.target as HTMLInputElement).value)

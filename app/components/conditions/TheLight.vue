@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Scale } from '~/settings/useUnits'
+import { plainScale } from '~/settings/plainScale'
 import { useReadingStore } from '~/reading/store'
 import { CANOPY_OPTIONS, WIND_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
@@ -11,14 +11,7 @@ import ConditionRow from './ConditionRow.vue'
 /** What light falls on it. */
 const store = useReadingStore()
 const s = computed(() => store.reading)
-const percent: Scale = {
-  of: 'number',
-  unit: '%',
-  step: 5,
-  decimals: 0,
-  show: (v: number) => v * 100,
-  read: (v: number) => v / 100,
-}
+const percent = plainScale('%', 0, 100)
 </script>
 
 <template>
