@@ -2,6 +2,8 @@ import type Joi from 'joi'
 import parse from 'joi-to-json'
 import { answerSchema, readingsAnswerSchema } from '#shared/schema/answer'
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
+import { dayAnswerSchema, daySchema } from '#shared/schema/day'
+import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
 import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
 
@@ -20,6 +22,8 @@ const json = (schema: object) => ({ 'application/json': { schema } })
 const plain = (description: string) => ({ description })
 const refused = { description: 'One entry per fault.', content: json(ref('Faults')) }
 const busy = { description: 'Too much at once, or the records are away; try again after Retry-After seconds.' }
+
+const inPieces = 'Where it takes longer than a second, blanks are sent until the answer is there.'
 
 const FAULTS = {
   type: 'object',
@@ -50,6 +54,28 @@ const paths = (callId: JsonSchema) => ({
       requestBody: { required: true, content: json(ref('ReadingsRequest')) },
       responses: {
         200: { description: 'The water.', content: json(ref('ReadingsAnswer')) },
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/day-plans': {
+    post: {
+      summary: 'When to change through a day, and which few to carry. Needs no account and stores nothing.',
+      requestBody: { required: true, content: json(ref('DayRequest')) },
+      responses: {
+        200: { description: `The plan. ${inPieces}`, content: json(ref('DayPlan')) },
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/kits': {
+    post: {
+      summary: 'The fewest finishes that cover many scenes. Needs no account and stores nothing.',
+      requestBody: { required: true, content: json(ref('KitRequest')) },
+      responses: {
+        200: { description: `The kits of each size. ${inPieces}`, content: json(ref('Kit')) },
         422: refused,
         503: busy,
       },
@@ -141,6 +167,10 @@ function describe() {
     RequestByReadings: described(requestByReadingsSchema, parts),
     ReadingsRequest: described(readingsSchema, parts),
     ReadingsAnswer: described(readingsAnswerSchema, parts),
+    DayRequest: described(daySchema, parts),
+    DayPlan: described(dayAnswerSchema, parts),
+    KitRequest: described(kitSchema, parts),
+    Kit: described(kitAnswerSchema, parts),
     OrderRequest: described(orderSchema, parts),
     Order: described(orderAnswerSchema, parts),
     VerdictRequest: described(verdictSchema, parts),

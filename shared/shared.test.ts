@@ -179,8 +179,10 @@ describe('the OpenAPI description', () => {
     expect(Object.keys(doc.paths).sort()).toEqual([
       '/calls',
       '/calls/{id}',
+      '/day-plans',
       '/health',
       '/health/ready',
+      '/kits',
       '/openapi.json',
       '/readings',
       '/recommendations',

@@ -78,7 +78,7 @@ function bestUnlike(
 const stance = (j: Judged, id: SchoolId) => j.stances[id].value
 
 /** What speaks most for a finish. */
-function bestReason(j: Judged): Sentence {
+export function bestReason(j: Judged): Sentence {
   const good = j.because.filter(b => b.effect > 0)
   return good.length ? good.reduce((a, b) => (b.effect > a.effect ? b : a)).says() : plainly('rod.best')
 }

@@ -198,6 +198,9 @@ export interface Advice {
   sentence: Sentence
 }
 
+/** The cautions of a moment alone. */
+export const cautionsOf = (moment: Moment): Sentence[] => SAFETY.map(rule => rule(moment)).filter(s => s !== null)
+
 /** What goes with colour, and cautions, each only where it applies. */
 export function advisoriesOf(moment: Moment): Advice[] {
   return ADVISORY_KINDS.flatMap(kind =>

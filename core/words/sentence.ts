@@ -1,12 +1,20 @@
 import type { UnitSystem } from '#core/units'
 import { ADVISORY_WORDS } from '#core/words/advisories'
 import { ASSUMPTION_WORDS } from '#core/words/assumptions'
+import { DAY_WORDS } from '#core/words/day'
 import { PICK_WORDS } from '#core/words/picks'
 import { READING_WORDS } from '#core/words/readings'
 import { REASON_WORDS } from '#core/words/reasons'
 import { type Speech, speechIn } from '#core/words/wording'
 
-const WORDS = { ...REASON_WORDS, ...ADVISORY_WORDS, ...PICK_WORDS, ...ASSUMPTION_WORDS, ...READING_WORDS } as const
+const WORDS = {
+  ...REASON_WORDS,
+  ...ADVISORY_WORDS,
+  ...PICK_WORDS,
+  ...ASSUMPTION_WORDS,
+  ...READING_WORDS,
+  ...DAY_WORDS,
+} as const
 type Words = typeof WORDS
 
 /** Every code the engine can say; what each means in English stands in this room and nowhere else. */

@@ -12,9 +12,9 @@ const answerText = remembering(workInThread)
 export const rankingText = (asked: Request): Promise<string> => answerText({ kind: 'rank', asked })
 
 /** The body of a request for work, unchecked; refused before it is read where nothing more could wait. */
-export async function workableBody(event: H3Event): Promise<unknown> {
+export async function workableBody(event: H3Event, mostBytes?: number): Promise<unknown> {
   refuseWhenFull()
-  return jsonBody(event)
+  return jsonBody(event, mostBytes)
 }
 
 /** The answer to a job, as the JSON text a thread made. */

@@ -18,8 +18,8 @@ export async function validatedBody<T>(event: H3Event, schema: Joi.Schema<T>): P
 }
 
 /** A JSON body within bounds, unchecked; anything else is a 4xx with faults. */
-export async function jsonBody(event: H3Event): Promise<unknown> {
-  const text = await boundedBody(event)
+export async function jsonBody(event: H3Event, mostBytes = MOST_BYTES): Promise<unknown> {
+  const text = await boundedBody(event, mostBytes)
   try {
     return JSON.parse(text)
   } catch {
@@ -29,6 +29,26 @@ export async function jsonBody(event: H3Event): Promise<unknown> {
 
 /** Hold input to a schema: its value, or a 422 with one entry per fault. */
 export const validated = <T>(schema: Joi.Schema<T>, input: unknown): T => unwrap(check(schema, input))
+
+/** Entries checked between two looks at other requests, and faults after which no more entries are looked at. */
+const EACH = { atOnce: 25, mostFaults: 50 }
+
+/**
+ * Hold every entry of a long list to a schema, a few at a time so that other requests come in between: the values, or
+ * a 422 whose paths lead into the list.
+ */
+export async function validatedEach<T>(schema: Joi.Schema<T>, list: readonly unknown[], path: string): Promise<T[]> {
+  const values: T[] = []
+  const faults: Fault[] = []
+  for (let i = 0; i < list.length && faults.length < EACH.mostFaults; i++) {
+    if (i % EACH.atOnce === 0) await new Promise(resolve => setImmediate(resolve))
+    const result = check(schema, list[i])
+    if (result.ok) values.push(result.value)
+    else faults.push(...result.faults.map(f => ({ ...f, path: [path, i, f.path].filter(p => p !== '').join('.') })))
+  }
+  if (faults.length) throw faultError(422, faults)
+  return values
+}
 
 /** A path parameter, validated. */
 export function validatedParam(event: H3Event, name: string, schema: Joi.Schema<string>): string {
@@ -46,23 +66,23 @@ function unwrap<T>(result: ReturnType<typeof check<T>>): T {
   return result.value
 }
 
-/** Past this the sender is cut off rather than heard out. */
-const HANG_UP_BYTES = 1024 * 1024
+/** Past so many times its bound a body is cut off rather than heard out. */
+const HANG_UP = 32
 
 /** The body as text. One past the bound is heard to its end but not kept, so that the refusal reaches its sender. */
-async function boundedBody(event: H3Event): Promise<string> {
+async function boundedBody(event: H3Event, mostBytes: number): Promise<string> {
   const chunks: Buffer[] = []
   let size = 0
   try {
     for await (const chunk of event.node.req) {
       size += (chunk as Buffer).length
-      if (size > HANG_UP_BYTES) break
-      if (size <= MOST_BYTES) chunks.push(chunk as Buffer)
+      if (size > HANG_UP * mostBytes) break
+      if (size <= mostBytes) chunks.push(chunk as Buffer)
     }
   } catch {
     // The sender went away half-way: there is nobody left to answer, and nothing wrong here.
     throw faultError(400, [{ path: '', code: 'cut-off', message: 'The request broke off. Send it again.' }])
   }
-  if (size > MOST_BYTES) throw faultError(413, [{ path: '', code: 'too-large', message: 'The request is too large.' }])
+  if (size > mostBytes) throw faultError(413, [{ path: '', code: 'too-large', message: 'The request is too large.' }])
   return Buffer.concat(chunks).toString('utf8')
 }

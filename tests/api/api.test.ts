@@ -2,6 +2,11 @@ import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Request } from '#core/request/request'
 import type { Answer } from '#core/ranking/answer'
+import { dayAnswer } from '#core/day/answer'
+import type { DayRequest } from '#core/day/request'
+import { dayOf, scoreStep } from '#core/day/scores'
+import { kitOf } from '#core/kit/kit'
+import { scoreScene } from '#core/kit/scenes'
 import { readWater } from '#core/evidence/readWater'
 import type { AnswerByReadings } from '#core/ranking/byReadings'
 import { trialOrder } from '#core/trial/order'
@@ -75,6 +80,64 @@ describe('recommendations', () => {
     const more = [{ a: { casts: 1, bites: 2 }, b: { casts: 1, bites: 0 } }]
     expect((await client.call('POST', '/trials/verdict', { blocks: more })).status).toBe(422)
     expect((await client.call('POST', '/trials/order', { ...asked, blocks: 0 })).status).toBe(422)
+  })
+  it('plans a day and chooses a kit, in pieces where it takes long', async () => {
+    const client = new Client(server.url)
+    const day: DayRequest = {
+      date: '2026-05-10',
+      place: { latitude: 34.9, longitude: -84.3, utcOffsetMin: -240 },
+      from: '05:00',
+      to: '11:00',
+      water: { visibilityM: 1.2, tint: 'green' },
+      hours: [{ at: '06:00', cloud: 0.7 }, { at: '09:00', lightning: true }, { at: '10:00' }],
+      lures: [{ lure: 'jerkbait' }, { lure: 'jigging-spoon' }],
+      detail: true,
+    }
+    const plan = await client.call('POST', '/day-plans', day)
+    expect(plan.status).toBe(200)
+    const { steps } = dayOf(day)
+    const scores = day.lures.map(lane =>
+      steps.map(s => (s.weather.lightning ? null : scoreStep(day, dayOf(day), s, lane))),
+    )
+    expect(plan.body).toEqual(JSON.parse(JSON.stringify(dayAnswer(day, dayOf(day), scores))))
+
+    const lures = ['jerkbait', 'spinnerbait', 'deep-crankbait'] as const
+    const scenes = Array.from({ length: 240 }, (_, i) => ({
+      lure: lures[i % 3]!,
+      water: { visibilityM: 0.3 + i / 100, tint: 'green' as const },
+      light: { sky: 'clear' as const, sunElevationDeg: 5 + (i % 50) },
+      weight: 1 + (i % 4),
+    }))
+    const asked = { owned: ['jerkbait.bone', 'jerkbait.black', 'spinnerbait.all-black'], sizes: [1, 2] as const }
+    const kit = await client.call('POST', '/kits', { scenes, ...asked })
+    expect(kit.status).toBe(200)
+    expect(kit.body).toEqual(JSON.parse(JSON.stringify(kitOf(scenes.map(scoreScene), asked))))
+  })
+  it('says what is wrong with a day and with each scene of a kit', async () => {
+    const client = new Client(server.url)
+    const pathsOf = async (path: string, asked: object) =>
+      ((await client.call('POST', path, asked)).body as { errors: { path: string }[] }).errors.map(e => e.path)
+    const day = {
+      date: '2026-02-30',
+      place: { latitude: 34.9, longitude: -84.3, utcOffsetMin: -240 },
+      water: { visibilityM: 1.2, tint: 'green', depthM: 2 },
+      lures: [{ lure: 'jerkbait' }],
+    }
+    expect(await pathsOf('/day-plans', day)).toEqual([''])
+    const deep = { ...day, date: '2026-02-20', from: '25:00', lures: [{ lure: 'jerkbait', depthM: 3 }] }
+    expect(await pathsOf('/day-plans', deep)).toEqual(['from', 'lures.0.depthM'])
+    const scene = {
+      lure: 'jerkbait',
+      water: { visibilityM: 1, tint: 'tea' },
+      light: { sky: 'clear', sunElevationDeg: 9 },
+    }
+    expect(await pathsOf('/kits', { scenes: [scene, { ...scene, lure: 'sekret' }, 7] })).toEqual([
+      'scenes.1.lure',
+      'scenes.2',
+    ])
+    expect(await pathsOf('/kits', { scenes: [], sizes: [3, 1] })).toEqual(['scenes'])
+    expect(await pathsOf('/kits', { scenes: [scene], sizes: [3, 1] })).toEqual([''])
+    expect(await pathsOf('/kits', { scenes: [scene], keep: ['jerkbait.bone'], drop: ['jerkbait.bone'] })).toEqual([''])
   })
   it('says what is wrong with each reading, and that readings and clarity are not given together', async () => {
     const client = new Client(server.url)

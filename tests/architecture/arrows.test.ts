@@ -29,6 +29,8 @@ const ROOMS = [
   'schools',
   'rules',
   'ranking',
+  'day',
+  'kit',
   'trial',
 ]
 

@@ -1,0 +1,163 @@
+import { DAY_MIN, clockOf, endClockOf } from '#core/day/clock'
+import { cautionsOfDay } from '#core/day/cautions'
+import { type DayPlan, type DayScores, planDay, rulesOf } from '#core/day/plan'
+import type { DayRequest } from '#core/day/request'
+import { type Day, type DayStep, whyAt } from '#core/day/scores'
+import type { Spell } from '#core/day/spells'
+import type { LureId } from '#core/lure/types'
+import type { COLOUR_MATTERS } from '#core/ranking/answer'
+import { moonFraction, moonTimes } from '#core/sky/sun'
+import type { SkyKind, Wind } from '#core/sky/weather'
+import { type Sentence, say } from '#core/words/sentence'
+
+type Clock = string
+
+/** A lure in a step: what is tied on, and how it stands. */
+export interface LureStep {
+  lure: LureId
+  finishId: string
+  /** 0 ashore. */
+  score: number
+  best: string
+  matters: (typeof COLOUR_MATTERS)[number] | null
+  tossUp: boolean
+  scores?: Readonly<Record<string, number>>
+}
+
+export interface DayAnswer {
+  sun: Record<'firstLight' | 'sunrise' | 'noon' | 'sunset' | 'lastLight', Clock | null>
+  moon: { rise: Clock | null; set: Clock | null; fraction: number }
+  steps: {
+    at: Clock
+    sunElevationDeg: number
+    sunBearingDeg: number
+    sky: SkyKind
+    shadeM: number | null
+    ashore: boolean
+    light: { lux: number | null; cloud: number; wind: Wind }
+    lures: LureStep[]
+  }[]
+  spells: { lure: LureId; from: Clock; to: Clock; finishId: string; why: string; gain: number }[]
+  pack: { finishId: string; lure: LureId; without: number }[]
+  /** Score × hours: with everything, with the pack, with the best one of each lure. */
+  worth: DayPlan['worth']
+  cautions: { kind: string; from: Clock; to: Clock; text: string }[]
+}
+
+const round = (v: number, by = 1e4) => Math.round(v * by) / by
+
+/** The finish tied on in each step of a lane. */
+const tiedOn = (spells: readonly Spell[], steps: number): number[] => {
+  const out = new Array<number>(steps).fill(0)
+  for (const { from, to, finish } of spells) out.fill(finish, from, to)
+  return out
+}
+
+/**
+ * What a spell is worth over doing without its change: score × hours it earns beyond what the finish before would have
+ * gone on to earn, less the change; for the first, beyond what the finish after it would have earned.
+ */
+export function gainOf(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number, cost: number) {
+  const other = spells[i - 1] ?? spells[i + 1]
+  if (!other) return 0
+  const { from, to, finish } = spells[i]!
+  let gain = -cost
+  for (let t = from; t < to; t++) gain += worth[finish]![t]! - worth[other.finish]![t]!
+  return gain
+}
+
+/** The step of a spell in which its finish stands out most beside the one it is changed with. */
+export function tellingStep(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number): number {
+  const other = spells[i - 1] ?? spells[i + 1]
+  const { from, to, finish } = spells[i]!
+  const lead = (t: number) => (other ? worth[finish]![t]! - worth[other.finish]![t]! : worth[finish]![t]!)
+  let telling = from
+  for (let t = from; t < to; t++) if (lead(t) > lead(telling)) telling = t
+  return telling
+}
+
+/** The contract's answer to a day whose lures are scored. */
+export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = planDay(r, day, scores)): DayAnswer {
+  const { clock, steps } = day
+  const { latitude: latitudeDeg, longitude: longitudeDeg } = r.place
+  const units = r.units ?? 'metric'
+  const { changeCost } = rulesOf(r)
+  const at = (ms: number | null) => (ms === null ? null : clockOf(clock.minutesAt(ms)))
+  const moon = moonTimes({ timeMs: clock.msAt(0), latitudeDeg, longitudeDeg })
+  const tied = plan.free.map(p => tiedOn(p.spells, steps.length))
+  const whyOf = (l: number, spell: Spell, i: number): Sentence | null => {
+    const { lanes, free } = plan
+    const t = tellingStep(lanes[l]!.lane.worth, free[l]!.spells, i)
+    return scores[l]![t] ? whyAt(r, day, steps[t]!, r.lures[l]!, lanes[l]!.ids[spell.finish]!) : null
+  }
+  const lureStep = (l: number, t: number): LureStep => {
+    const told = scores[l]![t] ?? null
+    const finishId = plan.lanes[l]!.ids[tied[l]![t]!]!
+    return {
+      lure: r.lures[l]!.lure,
+      finishId,
+      score: told?.scores[finishId] ?? 0,
+      best: told ? bestAmong(plan.lanes[l]!.ids, told.scores) : finishId,
+      matters: told?.matters ?? null,
+      tossUp: told?.tossUp ?? false,
+      ...(r.detail ? { scores: among(plan.lanes[l]!.ids, told?.scores) } : {}),
+    }
+  }
+  const stepOut = (step: DayStep, t: number): DayAnswer['steps'][number] => ({
+    at: clockOf(step.atMin),
+    sunElevationDeg: round(step.sunElevationDeg, 100),
+    sunBearingDeg: round(step.sunBearingDeg, 100),
+    sky: step.weather.sky,
+    shadeM: step.shadeM === null ? null : round(step.shadeM, 100),
+    ashore: step.weather.lightning,
+    light: {
+      lux: scores.map(lane => lane[t]).find(told => told)?.lux ?? null,
+      cloud: round(step.weather.cloud),
+      wind: step.weather.wind,
+    },
+    lures: r.lures.map((_, l) => lureStep(l, t)),
+  })
+  const { firstLight, sunrise, noon, sunset, lastLight } = clock.sun
+  return {
+    sun: {
+      firstLight: at(firstLight),
+      sunrise: at(sunrise),
+      noon: at(noon),
+      sunset: at(sunset),
+      lastLight: at(lastLight),
+    },
+    moon: { rise: at(moon.rise), set: at(moon.set), fraction: round(moonFraction(clock.msAt(DAY_MIN / 2))) },
+    steps: steps.map(stepOut),
+    spells: plan.free.flatMap(({ spells }, l) =>
+      spells.map((spell, i) => {
+        const why = whyOf(l, spell, i)
+        return {
+          lure: r.lures[l]!.lure,
+          from: clockOf(steps[spell.from]!.atMin),
+          to: endClockOf(steps[spell.to - 1]!.endMin),
+          finishId: plan.lanes[l]!.ids[spell.finish]!,
+          why: why ? say(why, units) : '',
+          gain: round(gainOf(plan.lanes[l]!.lane.worth, spells, i, i > 0 ? changeCost : 0)),
+        }
+      }),
+    ),
+    pack: plan.pack.map(({ laneIndex, finishId, lost }) => ({
+      finishId,
+      lure: r.lures[laneIndex]!.lure,
+      without: plan.worth.all > 0 ? round(lost / plan.worth.all) : 0,
+    })),
+    worth: { all: round(plan.worth.all), pack: round(plan.worth.pack), oneEach: round(plan.worth.oneEach) },
+    cautions: cautionsOfDay(day, scores).map(({ kind, fromMin, toMin, sentence }) => ({
+      kind,
+      from: clockOf(fromMin),
+      to: endClockOf(toMin),
+      text: say(sentence, units),
+    })),
+  }
+}
+
+/** The scores of the finishes a lane may use; 0 ashore. */
+const among = (ids: readonly string[], scores: Readonly<Record<string, number>> | undefined) =>
+  Object.fromEntries(ids.map(id => [id, scores?.[id] ?? 0]))
+const bestAmong = (ids: readonly string[], scores: Readonly<Record<string, number>>): string =>
+  ids.reduce((a, b) => (scores[b]! > scores[a]! ? b : a))

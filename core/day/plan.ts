@@ -1,0 +1,73 @@
+import type { DayLane, DayRequest } from '#core/day/request'
+import { bestPack, lostWithout } from '#core/day/pack'
+import type { Day, StepScores } from '#core/day/scores'
+import { type ChangeRules, type Lane, type LanePlan, bestSpells } from '#core/day/spells'
+import { finishesOf } from '#core/lure/finish'
+
+const HOUR_MIN = 60
+/** Four minutes of fishing at a score of 0.6. */
+export const USUAL_CHANGE_COST = 0.04
+export const USUAL_PACK = 6
+
+/** What the engine says of every lure in every step, by lane and step; null ashore. */
+export type DayScores = readonly (readonly (StepScores | null)[])[]
+
+/** A lane with its finishes by id, in the order of the plan's indices. */
+export interface Lanes {
+  lane: Lane
+  ids: readonly string[]
+}
+
+export interface PackedFinish {
+  laneIndex: number
+  finishId: string
+  /** What the day loses without it, score × hours. */
+  lost: number
+}
+
+/** A day planned: the best spells of each lane, and the best few to carry with the spells they leave. */
+export interface DayPlan {
+  lanes: readonly Lanes[]
+  /** With everything the lane may use. */
+  free: readonly LanePlan[]
+  pack: PackedFinish[]
+  /** With the pack alone; null for a lane that has nothing in it. */
+  packed: readonly (LanePlan | null)[]
+  /** What the day is worth: with everything, with the pack, and with the best one of each lane; score × hours. */
+  worth: { all: number; pack: number; oneEach: number }
+}
+
+/** Finishes a lane may use, by id. */
+const idsOf = ({ lure, finishIds }: DayLane): string[] =>
+  finishIds ? [...new Set(finishIds)] : finishesOf(lure).map(f => f.id)
+
+export const rulesOf = (r: DayRequest): ChangeRules => ({
+  changeCost: r.changeCost ?? USUAL_CHANGE_COST,
+  minSpellMin: r.minSpellMin ?? 0,
+})
+
+/** Plan a day from what was scored: nothing here asks the optics, so that costs and packs can be tried at once. */
+export function planDay(r: DayRequest, { steps }: Day, scores: DayScores): DayPlan {
+  const minutes = steps.map(s => s.endMin - s.atMin)
+  const rules = rulesOf(r)
+  const lanes = r.lures.map((asked, l): Lanes => {
+    const ids = idsOf(asked)
+    const worth = ids.map(id => minutes.map((m, t) => ((scores[l]![t]?.scores[id] ?? 0) * m) / HOUR_MIN))
+    return { ids, lane: { worth, minutes } }
+  })
+  const every = lanes.map(({ lane, ids }) => ({ lane, finishes: ids.map((_, i) => i) }))
+  const free = every.map(({ lane, finishes }) => bestSpells(lane, finishes, rules))
+  const { chosen, value } = bestPack(every, r.packMost ?? USUAL_PACK, rules)
+  const lost = every.map((of, l) => lostWithout(of, chosen[l]!, rules))
+  const oneEach = every.map(({ lane, finishes }) => Math.max(...finishes.map(f => bestSpells(lane, [f], rules).value)))
+  const sum = (values: readonly number[]) => values.reduce((s, v) => s + v, 0)
+  return {
+    lanes,
+    free,
+    pack: chosen.flatMap((of, laneIndex) =>
+      of.map((f, i) => ({ laneIndex, finishId: lanes[laneIndex]!.ids[f]!, lost: lost[laneIndex]![i]! })),
+    ),
+    packed: every.map(({ lane }, l) => (chosen[l]!.length ? bestSpells(lane, chosen[l]!, rules) : null)),
+    worth: { all: sum(free.map(p => p.value)), pack: value, oneEach: sum(oneEach) },
+  }
+}

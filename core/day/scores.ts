@@ -1,0 +1,122 @@
+import { dayClock, type DayClock, type Step } from '#core/day/clock'
+import { type Weather, weatherOf } from '#core/day/forecast'
+import type { DayLane, DayRequest } from '#core/day/request'
+import { shadeM } from '#core/day/shade'
+import type { COLOUR_MATTERS } from '#core/ranking/answer'
+import { colourMattersOf } from '#core/ranking/colourMatters'
+import { type Worked, rank } from '#core/ranking/recommend'
+import { bestReason, differs } from '#core/ranking/rotation'
+import type { Request } from '#core/request/request'
+import { cautionsOf } from '#core/rules/advisories'
+import { lookAlikeGroups } from '#core/sight/likeness'
+import { sunBearingDeg, sunElevationDeg } from '#core/sky/sun'
+import type { Sentence } from '#core/words/sentence'
+
+/** One step of the day, before any lure is looked at. */
+export interface DayStep extends Step {
+  weather: Weather
+  sunElevationDeg: number
+  sunBearingDeg: number
+  /** How far the bank's shadow reaches out, m; null without a bank. */
+  shadeM: number | null
+}
+
+/** A day laid out: its clock and its steps. */
+export interface Day {
+  clock: DayClock
+  steps: readonly DayStep[]
+}
+
+/** What the engine says of one lure in one step. */
+export interface StepScores {
+  /** The score of every finish of the lure, by id. */
+  scores: Readonly<Record<string, number>>
+  best: string
+  /** Another finish that differs in kind is as good as the best, nearly. */
+  tossUp: boolean
+  matters: (typeof COLOUR_MATTERS)[number]
+  lux: number
+  cautions: Sentence[]
+}
+
+/** A shadow narrower than this is no place to fish: 6 ft. */
+const WIDE_ENOUGH_M = 1.8
+/** Scores this near the best are a toss-up where the finish is another in kind. Ours. */
+const TOSS_UP = { score: 0.03, differs: 0.5 }
+
+export function dayOf(r: DayRequest): Day {
+  const clock = dayClock(r)
+  const weather = weatherOf(r.hours ?? [], clock.fromMin, clock.toMin)
+  const { latitude: latitudeDeg, longitude: longitudeDeg } = r.place
+  const steps = clock.steps.map(step => {
+    const at = { timeMs: clock.msAt(step.atMin), latitudeDeg, longitudeDeg }
+    const sun = { sunElevationDeg: sunElevationDeg(at), sunBearingDeg: sunBearingDeg(at) }
+    const shade = r.bank ? shadeM(r.bank, sun.sunElevationDeg, sun.sunBearingDeg) : null
+    return { ...step, ...sun, weather: weather(step.atMin), shadeM: shade }
+  })
+  return { clock, steps }
+}
+
+/** Whether the lane's lure is in the bank's shade in a step: only where it is fished there and the shade is wide. */
+export const inShade = (lane: DayLane, step: DayStep): boolean =>
+  lane.place === 'shade' && (step.shadeM ?? 0) >= WIDE_ENOUGH_M
+
+/** The request for a ranking in a step of the day. */
+export function requestAt(r: DayRequest, { clock }: Day, step: DayStep, lane: DayLane): Request {
+  const { weather } = step
+  const { hours: _h, bank: _b, lures: _l, date: _d, place, from: _f, to: _t, water, ...rest } = r
+  const { changeCost: _c, minSpellMin: _m, packMost: _p, stepMin: _s, detail: _e, ...asked } = rest
+  return {
+    ...asked,
+    lure: lane.lure,
+    ...(lane.depthM === undefined ? {} : { depthM: lane.depthM }),
+    water: {
+      ...water,
+      ...(weather.temperatureC === null ? {} : { temperatureC: weather.temperatureC }),
+      ...(weather.visibilityM === null ? {} : { visibilityM: weather.visibilityM }),
+      ...(weather.tide === null ? {} : { tide: weather.tide }),
+    },
+    light: {
+      sky: weather.sky,
+      cloud: weather.cloud,
+      wind: weather.wind,
+      ...(inShade(lane, step) ? { canopy: 'bank-shade' as const } : {}),
+      at: {
+        time: new Date(clock.msAt(step.atMin)).toISOString(),
+        latitude: place.latitude,
+        longitude: place.longitude,
+      },
+    },
+  }
+}
+
+function tossUpOf({ ranked }: Worked): boolean {
+  const [first] = ranked
+  for (const j of ranked) {
+    if (first!.score - j.score > TOSS_UP.score) return false
+    if (differs(j, first!) >= TOSS_UP.differs) return true
+  }
+  return false
+}
+
+const round = (v: number) => Math.round(v * 1e4) / 1e4
+
+/** Rank one lure in one step: the heavy part of a plan, a full ranking without its reasons. */
+export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane): StepScores {
+  const worked = rank(requestAt(r, day, step, lane))
+  const { ranked, moment } = worked
+  return {
+    scores: Object.fromEntries(ranked.map(j => [j.finish.id, round(j.score)])),
+    best: ranked[0]!.finish.id,
+    tossUp: tossUpOf(worked),
+    matters: colourMattersOf(ranked.length, lookAlikeGroups(ranked), moment).level,
+    lux: moment.scene.sky.lux,
+    cautions: cautionsOf(moment),
+  }
+}
+
+/** What speaks most for a finish in a step. */
+export function whyAt(r: DayRequest, day: Day, step: DayStep, lane: DayLane, finishId: string): Sentence {
+  const { ranked } = rank(requestAt(r, day, step, lane))
+  return bestReason(ranked.find(j => j.finish.id === finishId)!)
+}

@@ -1,0 +1,33 @@
+import { type Finish, finishesOf } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import { rank } from '#core/ranking/recommend'
+import type { Request } from '#core/request/request'
+import { lookAlikeGroups } from '#core/sight/likeness'
+
+/** A scene that is fished: a request for a ranking, and how much it counts. */
+export type Scene = Omit<Request, 'limit'> & { weight?: number }
+
+/** What the engine says of every finish of the lure in a scene, in the catalogue's order. */
+export interface SceneScores {
+  lure: LureId
+  weight: number
+  scores: number[]
+  /** Indices of the best three and of what the fish cannot tell from one of them. */
+  near: number[]
+}
+
+/** A finish counts as needed where it is one of so many best, or looks like one. */
+const BEST = 3
+
+/** Score a scene for a kit: a ranking without its reasons and what else a whole answer says. */
+export function scoreScene({ weight = 1, ...request }: Scene): SceneScores {
+  const { ranked } = rank(request)
+  const finishes = finishesOf(request.lure)
+  const index = new Map<Finish, number>(finishes.map((f, i) => [f, i]))
+  const scores = new Array<number>(finishes.length)
+  for (const j of ranked) scores[index.get(j.finish)!] = j.score
+  const best = ranked.slice(0, BEST)
+  const alike = lookAlikeGroups(ranked).filter(g => g.some(m => best.includes(m)))
+  const near = new Set([...best, ...alike.flat()].map(m => index.get(m.finish)!))
+  return { lure: request.lure, weight, scores, near: [...near] }
+}
