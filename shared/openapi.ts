@@ -4,6 +4,7 @@ import { answerSchema, readingsAnswerSchema } from '#shared/schema/answer'
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
 import { dayAnswerSchema, daySchema } from '#shared/schema/day'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
+import { syncAnswerSchema, syncRequestSchema } from '#shared/schema/sync'
 import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
 
@@ -129,6 +130,13 @@ const paths = (callId: JsonSchema) => ({
       responses: { 200: plain('A list of waters.'), 503: busy },
     },
   },
+  '/sync': {
+    post: {
+      summary: "Records of the angler's devices: events in, acknowledged ids and other devices' events out, by cursor.",
+      requestBody: { required: true, content: json(ref('SyncRequest')) },
+      responses: { 200: { description: 'What is kept and new.', content: json(ref('Sync')) }, 422: refused, 503: busy },
+    },
+  },
   '/calls': {
     get: {
       summary: 'A page of the calls this angler has kept, newest first; a Link header leads to the next.',
@@ -171,6 +179,8 @@ function describe() {
     DayPlan: described(dayAnswerSchema, parts),
     KitRequest: described(kitSchema, parts),
     Kit: described(kitAnswerSchema, parts),
+    SyncRequest: described(syncRequestSchema, parts),
+    Sync: described(syncAnswerSchema, parts),
     OrderRequest: described(orderSchema, parts),
     Order: described(orderAnswerSchema, parts),
     VerdictRequest: described(verdictSchema, parts),

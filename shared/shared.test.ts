@@ -189,6 +189,7 @@ describe('the OpenAPI description', () => {
       '/recover',
       '/recovery-code',
       '/sign-out',
+      '/sync',
       '/trials/order',
       '/trials/verdict',
       '/waters',

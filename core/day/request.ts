@@ -99,7 +99,7 @@ export const DAY_REQUEST = group(
               about: 'metres; by lure when absent',
               notOver: {
                 field: '....water.depthM',
-                otherwise: REQUEST.fields.depthM.notOver.otherwise,
+                otherwise: REQUEST.fields.depthM.notOver!.otherwise,
               },
             }),
             place: word(PLACES, {

@@ -76,6 +76,20 @@ export class Call extends Model<InferAttributes<Call>, InferCreationAttributes<C
   declare finish?: NonAttribute<FinishRow>
 }
 
+/** Something an angler's device did, told to the others: only ever added. */
+export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  declare anglerId: string
+  declare id: string
+  /** Order of arrival, given by the database. */
+  declare seq: CreationOptional<string>
+  declare kind: string
+  declare recordId: string
+  declare at: Date
+  /** The record as it is from then on; null where it was taken away. */
+  declare body: object | null
+  declare bytes: number
+}
+
 // Sequelize writes into the definitions it is given, so each column gets one of its own.
 const text = () => ({ type: DataTypes.TEXT, allowNull: false })
 const real = () => ({ type: DataTypes.DOUBLE, allowNull: false })
@@ -92,6 +106,7 @@ export function defineModels(sequelize: Sequelize) {
     FinishRow: fresh(FinishRow),
     Water: fresh(Water),
     Call: fresh(Call),
+    EventRow: fresh(EventRow),
   }
   const common = { sequelize, underscored: true, timestamps: false }
   models.Angler.init(
@@ -158,6 +173,19 @@ export function defineModels(sequelize: Sequelize) {
       createdAt: DataTypes.DATE,
     },
     { ...common, modelName: 'Call', tableName: 'calls' },
+  )
+  models.EventRow.init(
+    {
+      anglerId: { type: DataTypes.UUID, primaryKey: true },
+      id: { type: DataTypes.UUID, primaryKey: true },
+      seq: { type: DataTypes.BIGINT },
+      kind: text(),
+      recordId: { type: DataTypes.UUID, allowNull: false },
+      at: { type: DataTypes.DATE, allowNull: false },
+      body: { type: DataTypes.JSONB, allowNull: true },
+      bytes: { type: DataTypes.INTEGER, allowNull: false },
+    },
+    { ...common, modelName: 'Event', tableName: 'events' },
   )
   models.Call.belongsTo(models.FinishRow, { as: 'finish', foreignKey: 'tiedOn' })
   models.Call.belongsTo(models.Water, { as: 'water', foreignKey: 'waterId' })

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Database } from '#server/db/connection'
+import { moveEvents } from '#server/services/sync'
 
 /** What a session is: good and known, good with nothing kept yet, or ended by a signing out since. */
 export type Standing = 'known' | 'new' | 'ended'
@@ -63,6 +64,7 @@ export async function recover(
       const mine = { where: { anglerId: from }, transaction }
       await db.Call.update({ anglerId: row.id }, mine)
       await db.Water.update({ anglerId: row.id }, mine)
+      await moveEvents(db, from, row.id, transaction)
     }
     return { anglerId: row.id, version: row.sessionVersion }
   })

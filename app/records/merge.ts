@@ -1,0 +1,25 @@
+import type { RecordKind } from '#shared/schema/record'
+import type { SyncEvent } from '#shared/schema/sync'
+
+/** Whether one change stands over another to the same record: the later does, of equals the greater id. */
+export const standsOver = (a: SyncEvent, b: SyncEvent): boolean => {
+  const [at, bt] = [Date.parse(a.at), Date.parse(b.at)]
+  return at === bt ? a.id > b.id : at > bt
+}
+
+/** The change that stands for each record, by kind and record. The same whatever order events come in. */
+export type Standing = Map<RecordKind, Map<string, SyncEvent>>
+
+/** Take events in; tells whether anything stands differently now. */
+export function takeIn(standing: Standing, events: readonly SyncEvent[]): boolean {
+  let changed = false
+  for (const event of events) {
+    let records = standing.get(event.kind)
+    if (!records) standing.set(event.kind, (records = new Map()))
+    const known = records.get(event.recordId)
+    if (known && !standsOver(event, known)) continue
+    records.set(event.recordId, event)
+    changed = true
+  }
+  return changed
+}

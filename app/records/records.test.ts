@@ -1,0 +1,149 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { LureRecord } from '#shared/schema/record'
+import type { SyncEvent } from '#shared/schema/sync'
+import { type Standing, takeIn } from './merge'
+import { useRecordsStore } from './store'
+
+const lure = (name: string): LureRecord => ({
+  lure: 'jerkbait',
+  finishId: 'jerkbait.bone',
+  name,
+  count: 1,
+  wear: 'new',
+  keptIn: '',
+  note: '',
+  retired: false,
+})
+const event = (id: string, recordId: string, at: string, body: LureRecord | null): SyncEvent => ({
+  id,
+  kind: 'lure',
+  recordId,
+  at,
+  body,
+})
+
+/** A server that keeps every event once, by its id, and may be away. */
+function fakeServer() {
+  const state = { kept: [] as SyncEvent[], away: false, loseAnswers: false, posts: 0 }
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async (_: string, init: RequestInit) => {
+      state.posts++
+      if (state.away) throw new TypeError('away')
+      const { cursor, events } = JSON.parse(init.body as string) as { cursor: string | null; events: SyncEvent[] }
+      for (const e of events) if (!state.kept.some(k => k.id === e.id)) state.kept.push(e)
+      if (state.loseAnswers) throw new TypeError('lost')
+      const told = state.kept.slice(Number(cursor ?? 0)).filter(k => !events.some(e => e.id === k.id))
+      const answer = { accepted: events.map(e => e.id), refused: [], events: told, cursor: String(state.kept.length) }
+      return new Response(JSON.stringify({ ...answer, more: false }))
+    }),
+  )
+  return state
+}
+const names = (store: ReturnType<typeof useRecordsStore>) =>
+  store
+    .list('lure')
+    .map(l => l.body.name)
+    .sort()
+const settled = async (store: ReturnType<typeof useRecordsStore>) =>
+  vi.waitFor(() => expect(store.unsent).toBe(0), { timeout: 5000 })
+
+beforeEach(() => {
+  globalThis.indexedDB = new IDBFactory()
+  setActivePinia(createPinia())
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+describe('changes of the same record', () => {
+  it('come to the same in whatever order they arrive', () => {
+    const changes = [
+      event('a', 'r', '2026-05-10T10:00:00.000Z', lure('first')),
+      event('c', 'r', '2026-05-10T11:00:00.000Z', lure('third')),
+      event('b', 'r', '2026-05-10T11:00:00.000Z', lure('second')),
+      event('d', 'q', '2026-05-10T09:00:00.000Z', lure('other')),
+      event('e', 'q', '2026-05-10T09:30:00.000Z', null),
+    ]
+    const came = (order: number[]) => {
+      const standing: Standing = new Map()
+      for (const i of order) takeIn(standing, [changes[i]!])
+      return [...standing.get('lure')!.values()].map(e => e.id).sort()
+    }
+    for (const order of [
+      [0, 1, 2, 3, 4],
+      [4, 3, 2, 1, 0],
+      [2, 4, 0, 1, 3],
+      [1, 1, 3, 0, 2, 4, 4],
+    ])
+      expect(came(order)).toEqual(['c', 'e'])
+  })
+})
+
+describe('records', () => {
+  it('are there at once, outlive the page, and reach the server when it is back', async () => {
+    const server = fakeServer()
+    server.away = true
+    const store = useRecordsStore()
+    await store.load()
+    const id = await store.put('lure', lure('Bone'))
+    await store.put('lure', lure('Black'))
+    await store.put('lure', lure('Bone, worn'), id)
+    expect(names(store)).toEqual(['Black', 'Bone, worn'])
+    expect(store.unsent).toBe(3)
+
+    setActivePinia(createPinia())
+    server.away = false
+    const again = useRecordsStore()
+    await again.load()
+    expect(names(again)).toEqual(['Black', 'Bone, worn'])
+    await settled(again)
+    expect(server.kept.map(e => e.body && 'wear' in e.body && e.body.name)).toEqual(['Bone', 'Black', 'Bone, worn'])
+  })
+  it('are sent again where the answer was lost, and kept once', async () => {
+    const server = fakeServer()
+    const store = useRecordsStore()
+    await store.load()
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    server.loseAnswers = true
+    await store.put('lure', lure('Bone'))
+    await vi.waitFor(() => expect(server.kept).toHaveLength(1))
+    server.loseAnswers = false
+    await vi.advanceTimersByTimeAsync(5000)
+    vi.useRealTimers()
+    await settled(store)
+    expect(server.kept).toHaveLength(1)
+    expect(server.posts).toBeGreaterThan(1)
+  })
+  it('of another device come in, the later change standing', async () => {
+    const server = fakeServer()
+    server.kept.push(event('018f0000-0000-7000-8000-000000000001', 'r', '2026-01-01T00:00:00.000Z', lure('Theirs')))
+    const store = useRecordsStore()
+    await store.load()
+    await vi.waitFor(() => expect(names(store)).toEqual(['Theirs']))
+    await store.put('lure', lure('Mine'), 'r')
+    expect(names(store)).toEqual(['Mine'])
+    await store.remove('lure', 'r')
+    expect(names(store)).toEqual([])
+    await settled(store)
+    expect(server.kept).toHaveLength(3)
+  })
+  it('last as long as the page where the browser keeps nothing, and it is said', async () => {
+    const server = fakeServer()
+    server.away = true
+    vi.stubGlobal('indexedDB', {
+      open: () => {
+        throw new Error('refused')
+      },
+    })
+    const store = useRecordsStore()
+    await store.load()
+    await store.put('lure', lure('Bone'))
+    expect(names(store)).toEqual(['Bone'])
+    expect(store.words).toMatch(/as long as this page/)
+  })
+})

@@ -1,0 +1,139 @@
+import { defineStore } from 'pinia'
+import { v7 as newId } from 'uuid'
+import { computed, ref, shallowRef } from 'vue'
+import type { RecordKind, RecordOf } from '#shared/schema/record'
+import { AT_ONCE, type SyncAnswer, type SyncEvent } from '#shared/schema/sync'
+import { type Standing, takeIn } from './merge'
+import { type Shelf, openShelf } from './shelf'
+
+/** A record as it stands. */
+export interface Kept<K extends RecordKind> {
+  id: string
+  at: string
+  body: RecordOf[K]
+}
+
+/** How soon to try again while something is not sent, ms: doubled each time up to the longest. */
+const AGAIN_MS = 4000
+const LONGEST_MS = 60_000
+
+/**
+ * What an angler keeps beside calls: every change is an event on the device first, sent when the server answers, merged
+ * with what other devices did. Nothing is lost when the page is closed in between, and nothing doubled when it is sent
+ * twice.
+ */
+export const useRecordsStore = defineStore('records', () => {
+  const standing: Standing = new Map()
+  /** Counts changes of what stands. */
+  const changes = ref(0)
+  const unsent = ref(0)
+  const state = ref<'loading' | 'here'>('loading')
+  /** What keeps a change from lasting: no room on the device, or no shelf at all. */
+  const trouble = ref<'full' | 'passing' | null>(null)
+  const refused = shallowRef<SyncAnswer['refused']>([])
+  let shelf: Promise<Shelf> | null = null
+  let timer: ReturnType<typeof setTimeout> | null = null
+  let syncing = false
+  let tries = 0
+  /** Never a clock that goes back: of two changes made here the second is the later. */
+  let latestMs = 0
+
+  const open = () => (shelf ??= openShelf())
+
+  async function load(): Promise<void> {
+    if (state.value === 'here') return
+    const here = await open()
+    if (!here.lasting) trouble.value = 'passing'
+    if (takeIn(standing, await here.all())) changes.value++
+    unsent.value = await here.unsentCount()
+    state.value = 'here'
+    void sync()
+  }
+
+  /** Records of a kind as they stand, what was taken away left out. */
+  function list<K extends RecordKind>(kind: K): Kept<K>[] {
+    void changes.value
+    return [...(standing.get(kind)?.values() ?? [])].flatMap(e =>
+      e.body ? [{ id: e.recordId, at: e.at, body: e.body as RecordOf[K] }] : [],
+    )
+  }
+
+  /** Write changes: shown at once, on the shelf as soon as it takes them, then on their way. */
+  async function write<K extends RecordKind>(
+    kind: K,
+    writes: readonly { id: string; body: RecordOf[K] | null }[],
+  ): Promise<void> {
+    const events = writes.map(({ id, body }): SyncEvent => {
+      latestMs = Math.max(Date.now(), latestMs + 1)
+      const plain = body === null ? null : (JSON.parse(JSON.stringify(body)) as RecordOf[K])
+      return { id: newId(), kind, recordId: id, at: new Date(latestMs).toISOString(), body: plain }
+    })
+    takeIn(standing, events)
+    changes.value++
+    try {
+      await (await open()).add(events)
+      unsent.value += events.length
+      if (trouble.value === 'full') trouble.value = null
+    } catch {
+      trouble.value = 'full'
+    }
+    void sync()
+  }
+  async function put<K extends RecordKind>(kind: K, body: RecordOf[K], id: string = newId()): Promise<string> {
+    await write(kind, [{ id, body }])
+    return id
+  }
+  const remove = (kind: RecordKind, id: string) => write(kind, [{ id, body: null }])
+
+  /** One exchange with the server; whether there is more to come. */
+  async function exchange(here: Shelf): Promise<boolean> {
+    const given = await here.unsent(AT_ONCE)
+    const response = await fetch('/api/v1/sync', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ cursor: await here.cursor(), events: given }),
+    })
+    if (!response.ok) throw new Error(String(response.status))
+    const answer = (await response.json()) as SyncAnswer
+    // What is refused is not sent again, and stays on the device.
+    const never = answer.refused.flatMap(r => (given[r.index] ? [given[r.index]!.id] : []))
+    if (never.length) refused.value = answer.refused
+    await here.settle([...answer.accepted, ...never], answer.events, answer.cursor)
+    if (takeIn(standing, answer.events)) changes.value++
+    unsent.value = await here.unsentCount()
+    return answer.more || unsent.value > 0
+  }
+
+  async function sync(): Promise<void> {
+    if (syncing) return
+    syncing = true
+    try {
+      const here = await open()
+      while (await exchange(here));
+      tries = 0
+    } catch {
+      again()
+    } finally {
+      syncing = false
+    }
+    // What was written while the last exchange was under way goes now.
+    if (!timer && (await (await open()).unsentCount())) void sync()
+  }
+  function again(): void {
+    if (timer) return
+    timer = setTimeout(
+      () => {
+        timer = null
+        void sync()
+      },
+      Math.min(LONGEST_MS, AGAIN_MS * 2 ** tries++),
+    )
+  }
+
+  const words = computed(() => {
+    if (trouble.value === 'full') return 'No room left on this device: the last change lasts as long as this page.'
+    if (trouble.value === 'passing') return 'This browser keeps nothing: what you change lasts as long as this page.'
+    return unsent.value ? `${unsent.value} not sent yet; kept on this device.` : ''
+  })
+  return { state, unsent, trouble, refused, words, changes, load, list, put, write, remove, sync }
+})

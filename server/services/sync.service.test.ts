@@ -1,0 +1,124 @@
+import { v7 as newId } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { type Database, openDatabase } from '#server/db/connection'
+import { migrate } from '#server/db/migrate'
+import type { SyncEvent } from '#shared/schema/sync'
+import { chance } from '../../tests/reference/dice'
+import { newRecoveryCode, recover } from './anglers'
+import { syncEvents } from './sync'
+
+let db: Database
+const anglers: string[] = []
+async function newAngler(): Promise<string> {
+  const id = newId()
+  await db.Angler.create({ id })
+  anglers.push(id)
+  return id
+}
+beforeAll(async () => {
+  const owner = openDatabase(process.env.NUXT_DATABASE_OWNER_URL!)
+  await migrate(owner)
+  await owner.sequelize.close()
+  db = openDatabase(process.env.NUXT_DATABASE_URL!)
+})
+afterAll(async () => {
+  await db.Angler.destroy({ where: { id: anglers } })
+  await db.sequelize.close()
+})
+
+const NOW = Date.parse('2026-05-10T12:00:00.000Z')
+const event = (n = 0, at = NOW): SyncEvent => ({
+  id: newId(),
+  kind: 'lure',
+  recordId: newId(),
+  at: new Date(at).toISOString(),
+  body: {
+    lure: 'jerkbait',
+    finishId: 'jerkbait.bone',
+    name: `Bone ${n}`,
+    count: 1,
+    wear: 'new',
+    keptIn: '',
+    note: '',
+    retired: false,
+  },
+})
+async function sync(angler: string, events: readonly SyncEvent[], cursor: string | null = null) {
+  const result = await syncEvents(db, angler, events, cursor, NOW)
+  if (result.kind === 'quota') throw new Error('no room')
+  return result
+}
+/** All there is after a cursor, page by page. */
+async function readOn(angler: string, from: string | null) {
+  const out: SyncEvent[] = []
+  let cursor = from
+  for (;;) {
+    const page = await sync(angler, [], cursor)
+    out.push(...page.events)
+    cursor = page.cursor
+    if (!page.more) return { events: out, cursor }
+  }
+}
+
+describe('events of an angler', () => {
+  it('are added once however often, in whatever order and by however many they are sent', async () => {
+    const angler = await newAngler()
+    const even = chance(18)
+    const devices = [0, 1].map(d => Array.from({ length: 250 }, (_, i) => event(1000 * d + i)))
+    const parcels = devices.flatMap(list =>
+      Array.from({ length: 40 }, () => {
+        const from = Math.floor(even() * list.length)
+        return list.slice(from, from + 1 + Math.floor(even() * 60))
+      }),
+    )
+    const all = [...parcels, ...devices.map(d => d.slice(0, 130)), ...devices.map(d => d.slice(120))]
+    all.sort(() => even() - 0.5)
+    for (let i = 0; i < all.length; i += 4) await Promise.all(all.slice(i, i + 4).map(some => sync(angler, some)))
+    const { events } = await readOn(angler, null)
+    expect(events.map(e => e.id).sort()).toEqual(devices.flatMap(d => d.map(e => e.id)).sort())
+    expect(events.find(e => e.id === devices[1]![7]!.id)).toEqual(devices[1]![7])
+  })
+  it('reach a device that reads on while others send, none missed and its own not sent back', async () => {
+    const angler = await newAngler()
+    const theirs = Array.from({ length: 60 }, (_, i) => event(i))
+    const mine = event(99)
+    let cursor: string | null = null
+    const seen: SyncEvent[] = []
+    const sending = Promise.all(theirs.map(e => sync(angler, [e])))
+    for (let i = 0; i < 8; i++) {
+      const page = await sync(angler, i === 2 ? [mine] : [], cursor)
+      cursor = page.cursor
+      seen.push(...page.events)
+    }
+    await sending
+    seen.push(...(await readOn(angler, cursor)).events)
+    expect(new Set(seen.map(e => e.id))).toEqual(new Set(theirs.map(e => e.id)))
+    expect(seen.length).toBe(60)
+  })
+  it('are nobody else’s, and a clock that runs ahead is held to the present', async () => {
+    const [angler, other] = [await newAngler(), await newAngler()]
+    const ahead = event(1, NOW + 86_400_000)
+    await sync(angler, [ahead])
+    await sync(other, [ahead])
+    const [kept] = (await readOn(angler, null)).events
+    expect(Date.parse(kept!.at)).toBe(NOW + 300_000)
+    await db.Angler.destroy({ where: { id: other } })
+    expect((await readOn(angler, null)).events).toHaveLength(1)
+  })
+  it('end where the bound is', async () => {
+    const angler = await newAngler()
+    const quota = { events: 2, bytes: 1e6 }
+    await sync(angler, [event(), event()])
+    expect((await syncEvents(db, angler, [event()], null, NOW, quota)).kind).toBe('quota')
+    expect((await syncEvents(db, angler, [], null, NOW, quota)).kind).toBe('synced')
+  })
+  it('move with a recovery code, and devices that have read on hear of them', async () => {
+    const [from, to] = [await newAngler(), await newAngler()]
+    const early = event(1)
+    await sync(from, [early])
+    const { cursor } = await sync(to, [event(2)])
+    await recover(db, await newRecoveryCode(db, to), from)
+    expect((await readOn(to, cursor)).events).toEqual([early])
+    expect((await readOn(from, null)).events).toEqual([])
+  })
+})

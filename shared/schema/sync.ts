@@ -1,0 +1,91 @@
+import Joi from 'joi'
+import { momentSchema } from '#shared/schema/fields'
+import { RECORDS, type RecordKind, type RecordOf } from '#shared/schema/record'
+import { UUID } from '#shared/uuid'
+
+/** A change of a record on some device. The later of two to the same record stands; of equals the greater id. */
+export interface SyncEvent<K extends RecordKind = RecordKind> {
+  /** Made on the device, so that sending twice adds once. */
+  id: string
+  kind: K
+  recordId: string
+  /** The device's clock when it happened. */
+  at: string
+  /** The record as it is from then on; null where it was taken away. */
+  body: RecordOf[K] | null
+}
+
+/** Events that may be sent, and come back, at once. */
+export const AT_ONCE = 200
+
+const uuid = (name: string) =>
+  Joi.string()
+    .pattern(UUID)
+    .label(name)
+    .messages({ 'string.pattern.base': `${name} must be a UUID.` })
+    .required()
+
+/** One event; its body is held to what its kind keeps. */
+export const eventSchema = Joi.object<SyncEvent>({
+  id: uuid("The event's id"),
+  kind: Joi.string()
+    .valid(...Object.keys(RECORDS))
+    .label('The kind')
+    .required(),
+  recordId: uuid("The record's id"),
+  at: momentSchema('The time').required(),
+  body: Joi.when('kind', {
+    switch: Object.entries(RECORDS).map(([is, then]) => ({ is, then: then.allow(null).required() })),
+    otherwise: Joi.any(),
+  }),
+})
+  .label('An event')
+  .messages({ 'object.unknown': 'An event holds a field Piscator does not know. Take it out or check its spelling.' })
+
+export interface SyncRequest {
+  cursor?: string | null
+  events: unknown[]
+}
+/** `POST /api/v1/sync`: the events themselves are looked at one by one, so that one slip holds up no other. */
+export const syncSchema = Joi.object<SyncRequest>({
+  cursor: Joi.string()
+    .pattern(/^\d{1,18}$/)
+    .allow(null)
+    .label('The cursor')
+    .messages({ 'string.pattern.base': 'That is no place among the events. Begin anew without it.' }),
+  events: Joi.array().max(AT_ONCE).label('The events').required(),
+})
+  .label('The request')
+  .messages({ 'object.unknown': 'The request holds a field Piscator does not know. Take it out.' })
+
+export interface SyncAnswer {
+  /** Ids that are kept now, also those that were before. */
+  accepted: string[]
+  /** What will never be kept as it is, by its place in the request. */
+  refused: { index: number; id: string | null; errors: { path: string; code: string; message: string }[] }[]
+  /** What other devices did since the cursor, in the order it arrived. */
+  events: SyncEvent[]
+  /** Where the next request goes on; there is more now where `more` is set. */
+  cursor: string
+  more: boolean
+}
+
+/** What the description tells of the events of a request. */
+export const syncRequestSchema = syncSchema.keys({ events: Joi.array().items(eventSchema).max(AT_ONCE).required() })
+export const syncAnswerSchema = Joi.object<SyncAnswer>({
+  accepted: Joi.array().items(Joi.string()).required().description('kept now, also those that were before'),
+  refused: Joi.array()
+    .items(
+      Joi.object({
+        index: Joi.number().integer().required(),
+        id: Joi.string().allow(null).required(),
+        errors: Joi.array()
+          .items(Joi.object({ path: Joi.string().allow(''), code: Joi.string(), message: Joi.string() }))
+          .required(),
+      }),
+    )
+    .required(),
+  events: Joi.array().items(eventSchema).required(),
+  cursor: Joi.string().required(),
+  more: Joi.boolean().required(),
+})
