@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { useReadingStore } from '~/reading/store'
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { cap } from '~/words/options'
+import PlaceTabs from './PlaceTabs.vue'
 import WhereWhen from './WhereWhen.vue'
 
 /**
- * The one bar: the name and the place one is in, its sheets and undo, where and when, units, and the light to read in.
- * On a phone the name and where and when stand at the head, the rest at the foot.
+ * The one bar of every place: the name and the places, what the place adds of its own, where and when, units, and the
+ * light to read in. On a phone the name and where and when stand at the head, the rest at the foot, and the places
+ * under the thumb.
  */
-defineProps<{ kept: number; part: 'whole' | 'head' | 'foot' }>()
-defineEmits<{ conditions: []; kept: []; help: [] }>()
-const store = useReadingStore()
+defineProps<{ part: 'whole' | 'head' | 'foot' }>()
+defineEmits<{ where: [] }>()
 const settings = useSettingsStore()
 </script>
 
@@ -21,22 +21,13 @@ const settings = useSettingsStore()
   >
     <template v-if="part !== 'foot'">
       <h1 class="wide flex items-center px-4 text-lead font-extrabold">Piscator</h1>
-      <nav v-if="part === 'whole'" class="flex" aria-label="Places">
-        <NuxtLink to="/" class="bar flex items-center border-t-[7px] border-ink pb-1.75 font-bold" aria-current="page">
-          Water
-        </NuxtLink>
-      </nav>
-      <WhereWhen v-if="part === 'head'" always class="ml-auto" @change="$emit('conditions')" />
+      <PlaceTabs v-if="part === 'whole'" />
+      <WhereWhen v-if="part === 'head'" always class="ml-auto" @change="$emit('where')" />
     </template>
     <template v-if="part !== 'head'">
-      <button type="button" class="bar" @click="$emit('conditions')">Conditions</button>
-      <button type="button" class="bar" @click="$emit('kept')">Kept{{ kept ? ` ${kept}` : '' }}</button>
-      <button type="button" class="bar disabled:opacity-60" :disabled="!store.canUndo" @click="store.undo()">
-        Undo
-      </button>
-      <button type="button" class="bar min-w-11" aria-label="Keys and words" @click="$emit('help')">?</button>
+      <span class="bars flex" :class="part === 'whole' ? 'ml-3 border-l border-hair pl-1' : ''"><slot /></span>
       <span class="ml-auto flex">
-        <WhereWhen v-if="part === 'whole'" class="mr-2" @change="$emit('conditions')" />
+        <WhereWhen v-if="part === 'whole'" class="mr-2" @change="$emit('where')" />
         <button
           type="button"
           class="bar"
@@ -70,13 +61,15 @@ const settings = useSettingsStore()
 </template>
 
 <style scoped>
-.bar {
+.bar,
+.bars > :deep(button) {
   padding-inline: 9px;
   min-height: 44px;
   white-space: nowrap;
 }
 @media (max-width: 999px) {
-  .bar {
+  .bar,
+  .bars > :deep(button) {
     padding-inline: 6px;
   }
 }

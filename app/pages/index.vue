@@ -14,8 +14,10 @@ import FoodSheet from '~/components/sheets/FoodSheet.vue'
 import HelpSheet from '~/components/sheets/HelpSheet.vue'
 import ReadingsSheet from '~/components/sheets/ReadingsSheet.vue'
 import KeptSheet from '~/components/sheets/KeptSheet.vue'
+import PlaceTabs from '~/components/PlaceTabs.vue'
 import StatusLine from '~/components/StatusLine.vue'
 import TopBar from '~/components/TopBar.vue'
+import WaterBar from '~/components/WaterBar.vue'
 import { COLUMN_STOPS } from '~/components/column/useColumn'
 import { useKeeping } from '~/kept/useKeeping'
 import { useKeys } from '~/settings/useKeys'
@@ -112,15 +114,10 @@ const TITLES: Record<SheetName, string> = {
 </script>
 
 <template>
-  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-19' : 'main-grid grid h-dvh overflow-hidden'">
-    <TopBar
-      class="col-span-full"
-      :part="phone ? 'head' : 'whole'"
-      :kept="calls.all.length"
-      @conditions="open('conditions')"
-      @kept="open('kept')"
-      @help="open('help')"
-    />
+  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-34' : 'main-grid grid h-dvh overflow-hidden'">
+    <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="open('conditions')">
+      <WaterBar :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
+    </TopBar>
     <div
       class="flex min-h-0 flex-col"
       :class="phone ? '' : 'col-1 row-2 border-r-2 border-ink'"
@@ -163,14 +160,14 @@ const TITLES: Record<SheetName, string> = {
         <LurePicker ref="picker" />
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
-        <TopBar
-          v-if="phone"
-          part="foot"
-          :kept="calls.all.length"
-          @conditions="open('conditions')"
-          @kept="open('kept')"
-          @help="open('help')"
-        />
+        <TopBar v-if="phone" part="foot" @where="open('conditions')">
+          <WaterBar
+            :kept="calls.all.length"
+            @conditions="open('conditions')"
+            @kept="open('kept')"
+            @help="open('help')"
+          />
+        </TopBar>
       </div>
       <div
         v-if="!phone"
@@ -186,7 +183,10 @@ const TITLES: Record<SheetName, string> = {
         <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>
     </div>
-    <KeepButton v-if="phone" bar class="fixed right-0 bottom-0 left-0 z-20" :inert="sheet !== null" />
+    <div v-if="phone" class="fixed right-0 bottom-0 left-0 z-20" :inert="sheet !== null">
+      <KeepButton bar />
+      <PlaceTabs foot />
+    </div>
     <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" @close="sheet = null">
       <ConditionsSheet v-if="sheet === 'conditions'" @readings="open('readings')" />
       <ReadingsSheet v-else-if="sheet === 'readings'" @close="sheet = null" />

@@ -13,7 +13,8 @@ export function useReadingLink(): void {
   const route = useRoute()
   const router = useRouter()
   const last = useLocalStorage<Record<string, string>>('piscator.scene', {})
-  const opened = readingFromQuery(route.query) ?? readingFromQuery(last.value)
+  // Once a visit: whoever comes from another place brings the reading along.
+  const opened = store.changes ? null : (readingFromQuery(route.query) ?? readingFromQuery(last.value))
   if (opened) store.open(opened)
   const save = useDebounceFn(() => {
     const query = readingQuery(store.reading)

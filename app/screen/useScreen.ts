@@ -56,6 +56,9 @@ export interface Asked {
 type Question = Omit<ScreenAsk, 'draftRows'> & { draft: boolean; waterId: string | null }
 const KEY: InjectionKey<Answers> = Symbol('answers')
 
+/** The answers where there is a screen that has them: a form may stand in another place too. */
+export const useAnswersIfAny = (): Answers | null => inject(KEY, null)
+
 export function useAnswers(): Answers {
   const answers = inject(KEY)
   if (!answers) throw new Error('useAnswers outside a screen')

@@ -66,14 +66,23 @@ export function gainOf(worth: readonly (readonly number[])[], spells: readonly S
   return gain
 }
 
-/** The step of a spell in which its finish stands out most beside the one it is changed with. */
+/**
+ * The step of a spell in which its finish stands out most beside the one it is changed with; the middle of the day's
+ * only spell, whose best hour may be its oddest.
+ */
 export function tellingStep(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number): number {
   const other = spells[i - 1] ?? spells[i + 1]
   const { from, to, finish } = spells[i]!
-  const lead = (t: number) => (other ? worth[finish]![t]! - worth[other.finish]![t]! : worth[finish]![t]!)
+  if (!other) return middleFished(worth[finish]!, from, to)
+  const lead = (t: number) => worth[finish]![t]! - worth[other.finish]![t]!
   let telling = from
   for (let t = from; t < to; t++) if (lead(t) > lead(telling)) telling = t
   return telling
+}
+
+function middleFished(worth: readonly number[], from: number, to: number): number {
+  const fished = worth.flatMap((w, t) => (t >= from && t < to && w > 0 ? [t] : []))
+  return fished[fished.length >> 1] ?? from
 }
 
 /** The contract's answer to a day whose lures are scored. */

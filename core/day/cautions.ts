@@ -27,6 +27,10 @@ export function cautionsOfDay({ steps }: Day, scores: DayScores): DayCaution[] {
   const out: DayCaution[] = []
   const open = new Map<SentenceCode, DayCaution>()
   steps.forEach((step, t) => {
+    // What was so before the storm is taken to be so while one sits it out.
+    if (step.weather.lightning) {
+      for (const of of open.values()) if (of.toMin >= step.atMin) of.toMin = step.endMin
+    }
     const said = step.weather.lightning ? [plainly('day.lightning')] : scores.flatMap(lane => lane[t]?.cautions ?? [])
     for (const sentence of said) {
       const kind = HOURLY[sentence.code]

@@ -158,6 +158,30 @@ export function waterColumn(scene: Scene, depthsM: readonly number[]): ColumnSte
 /** "Just under the surface", m. */
 const TOP_M = 0.05
 
+/** Water at one depth looking level: its colour as a diver sees it at a luminance of 1, and how bright it is, cd/m². */
+export interface WaterTone {
+  hue: Linear
+  luminance: number
+}
+
+/** Tones of the water down a column, each with its own adaptation but unexposed: many moments can share one exposure. */
+export function waterTones(scene: Scene, depthsM: readonly number[]): WaterTone[] {
+  const { usual } = scene.stage
+  return depthsM.map(depthM => {
+    const f = scene.column.at(Math.max(TOP_M, depthM))
+    const linear = linearUnder(exposureAt(scene, f), f.lh[usual])
+    const shown = Math.max(1e-9, luminanceOf(linear))
+    const hue = linear.map(v => v / shown) as unknown as Linear
+    return { hue, luminance: luminanceOfQuanta(f.lh[usual]) }
+  })
+}
+
+/** The colour of a tone beside the brightest of all that are shown together, by a power of their ratio. */
+export function exposedTogether({ hue, luminance }: WaterTone, brightest: number, power: number): Srgb {
+  const shown = BRIGHTEST * (luminance / Math.max(1e-300, brightest)) ** power
+  return srgbFromLinear(hue.map(v => v * shown) as unknown as Linear)
+}
+
 /** Colours of a finish's parts at a distance, and of the water behind them. */
 export interface Seen {
   distanceM: number

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useAnswers } from '~/screen/useScreen'
+import { useAnswersIfAny } from '~/screen/useScreen'
 import { cap } from '~/words/options'
 
 /** One condition of the back plate: its name, its value, and beneath it what was assumed and why. */
 const props = defineProps<{ label: string; /** Path of the request whose assumption belongs here. */ path?: string }>()
-const { plate } = useAnswers()
-const because = computed(() => plate.value?.answer.assumed.find(a => a.path === props.path)?.because)
+const answers = useAnswersIfAny()
+const because = computed(() => answers?.plate.value?.answer.assumed.find(a => a.path === props.path)?.because)
 </script>
 
 <template>

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LureId } from '#core/lure/types'
+import Choice from '~/components/common/Choice.vue'
+import NumberField from '~/components/common/NumberField.vue'
+import { FIRST_BANK, type LaneSet, MOST_LANES } from '~/day/fields'
+import { useDayStore } from '~/day/store'
+import { plainScale } from '~/settings/plainScale'
+import { useUnits } from '~/settings/useUnits'
+import { LURE_OPTIONS, WIND_OPTIONS } from '~/words/options'
+
+/** Everything about a day in words and numbers: rods, the pack, what a change costs, the banks, and the hours. */
+const day = useDayStore()
+const { length } = useUnits()
+const s = computed(() => day.set)
+const MINUTES = plainScale('min', 0)
+const PIECES = plainScale('', 0)
+const DEGREES = plainScale('°', 0)
+const PERCENT = plainScale('%', 0, 100)
+const PLACES = [
+  { value: 'open' as const, words: 'in the open' },
+  { value: 'shade' as const, words: 'in the shade' },
+]
+const setLane = (i: number, patch: Partial<LaneSet>) =>
+  day.change({ lanes: s.value.lanes.map((l, k) => (k === i ? { ...l, ...patch } : l)) })
+const addLane = () => {
+  const lure = LURE_OPTIONS.find(o => !s.value.lanes.some(l => l.lure === o.value))!.value
+  day.change({ lanes: [...s.value.lanes, { lure, place: 'open', depthM: null }] })
+}
+const dropLane = (i: number) => day.change({ lanes: s.value.lanes.filter((_, k) => k !== i) })
+const setBank = (patch: Partial<typeof FIRST_BANK>) =>
+  day.change({ bank: { ...(s.value.bank ?? FIRST_BANK), ...patch } })
+const two = (h: number) => `${h}:00`
+</script>
+
+<template>
+  <div class="grid gap-6 lg:grid-cols-2">
+    <section>
+      <h3 class="figure mb-1 text-value font-bold">Rods</h3>
+      <ul>
+        <li v-for="(lane, i) in s.lanes" :key="i" class="flex flex-wrap items-center gap-2 border-t border-hair py-1">
+          <Choice
+            class="min-w-40 flex-1"
+            :label="`Rod ${i + 1}`"
+            :value="lane.lure"
+            :options="LURE_OPTIONS"
+            @change="v => setLane(i, { lure: v as LureId, depthM: null })"
+          />
+          <Choice
+            :label="`Where rod ${i + 1} is fished`"
+            :value="lane.place"
+            :options="PLACES"
+            @change="v => setLane(i, { place: v })"
+          />
+          <button
+            type="button"
+            class="quiet"
+            :disabled="s.lanes.length === 1"
+            :aria-label="`Leave rod ${i + 1} at home`"
+            @click="dropLane(i)"
+          >
+            Leave
+          </button>
+        </li>
+      </ul>
+      <button v-if="s.lanes.length < MOST_LANES" type="button" class="quiet mt-1" @click="addLane">Another rod</button>
+      <p v-if="s.lanes.some(l => l.place === 'shade') && !s.bank" class="mt-2">
+        A rod is fished in the shade: say below how the banks stand.
+      </p>
+      <h3 class="figure mt-5 mb-1 text-value font-bold">Packing and changing</h3>
+      <p class="row">
+        Most lures to pack
+        <NumberField
+          label="Most lures to pack"
+          :value="s.packMost"
+          :scale="PIECES"
+          :min="1"
+          :max="40"
+          @change="v => day.change({ packMost: Math.round(v) })"
+        />
+      </p>
+      <p class="row">
+        A change must win back
+        <NumberField
+          label="What a change must win back"
+          :value="s.changeMin"
+          :scale="MINUTES"
+          :min="0"
+          :max="120"
+          @change="v => day.change({ changeMin: v })"
+        />
+      </p>
+      <p class="row">
+        No spell shorter than
+        <NumberField
+          label="The shortest spell"
+          :value="s.minSpellMin"
+          :scale="MINUTES"
+          :min="0"
+          :max="600"
+          @change="v => day.change({ minSpellMin: v })"
+        />
+      </p>
+      <h3 class="figure mt-5 mb-1 text-value font-bold">Banks</h3>
+      <template v-if="s.bank">
+        <p class="row">
+          The near bank looks towards
+          <NumberField
+            label="Bearing the near bank looks to"
+            :value="s.bank.facingDeg"
+            :scale="DEGREES"
+            :min="0"
+            :max="359"
+            @change="v => setBank({ facingDeg: v })"
+          />
+        </p>
+        <p class="row">
+          Bank and trees above the water
+          <NumberField
+            label="Height of the near bank and its trees"
+            :value="s.bank.heightM"
+            :scale="length"
+            :min="0"
+            :max="200"
+            @change="v => setBank({ heightM: v })"
+          />
+        </p>
+        <p class="row">
+          The same across the water
+          <NumberField
+            label="Height of the bank across"
+            :value="s.bank.acrossHeightM"
+            :scale="length"
+            :min="0"
+            :max="200"
+            @change="v => setBank({ acrossHeightM: v })"
+          />
+        </p>
+        <p class="row">
+          Width of the water
+          <NumberField
+            label="Width of the water"
+            :value="s.bank.acrossM"
+            :scale="length"
+            :min="0.5"
+            :max="5000"
+            @change="v => setBank({ acrossM: v })"
+          />
+        </p>
+        <button type="button" class="quiet mt-1" @click="day.change({ bank: null })">Open water, no banks</button>
+      </template>
+      <button v-else type="button" class="quiet" @click="setBank({})">Say how the banks stand</button>
+    </section>
+    <section>
+      <h3 class="figure mb-1 flex items-center justify-between text-value font-bold">
+        The sky by the hour
+        <button v-if="s.hours" type="button" class="min-h-11 text-small underline" @click="day.change({ hours: null })">
+          As now, all day
+        </button>
+      </h3>
+      <table class="w-full">
+        <thead class="text-left text-note text-ink2">
+          <tr>
+            <th class="font-medium" scope="col">Hour</th>
+            <th class="font-medium" scope="col">Cloud</th>
+            <th class="font-medium" scope="col">Wind</th>
+            <th class="font-medium" scope="col">Rain</th>
+            <th class="font-medium" scope="col">Lightning</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(h, i) in day.hours" :key="i" class="border-t border-hair">
+            <th class="figure text-left font-bold" scope="row">{{ two(i) }}</th>
+            <td>
+              <NumberField
+                :label="`Cloud at ${two(i)}`"
+                :value="h.cloud"
+                :scale="PERCENT"
+                :min="0"
+                :max="1"
+                @change="v => day.setHour(i, { cloud: v })"
+              />
+            </td>
+            <td>
+              <Choice
+                bare
+                :label="two(i)"
+                :value="h.wind"
+                :options="WIND_OPTIONS"
+                @change="v => day.setHour(i, { wind: v })"
+              />
+            </td>
+            <td>
+              <label class="flex min-h-11 items-center px-2">
+                <input
+                  type="checkbox"
+                  class="h-5 w-5 accent-(--ink)"
+                  :checked="h.rain"
+                  :aria-label="`Rain at ${two(i)}`"
+                  @change="day.setHour(i, { rain: !h.rain })"
+                />
+              </label>
+            </td>
+            <td>
+              <label class="flex min-h-11 items-center px-2">
+                <input
+                  type="checkbox"
+                  class="h-5 w-5 accent-(--ink)"
+                  :checked="h.lightning"
+                  :aria-label="`Lightning at ${two(i)}`"
+                  @change="day.setHour(i, { lightning: !h.lightning, rain: h.rain || !h.lightning })"
+                />
+              </label>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  min-height: 44px;
+  align-items: center;
+  justify-content: space-between;
+  border-top: 1px solid var(--hair);
+}
+</style>

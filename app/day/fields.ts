@@ -1,0 +1,58 @@
+import type { LureId } from '#core/lure/types'
+import type { LanePlace } from '#core/day/request'
+import type { Wind } from '#core/sky/weather'
+
+/** A rod of the day: its lure, where it is fished, and how deep where the angler says so. */
+export interface LaneSet {
+  lure: LureId
+  place: LanePlace
+  depthM: number | null
+}
+
+/** An hour of the day's weather, as pulled by hand or taken from a forecast. */
+export interface HourSet {
+  cloud: number
+  wind: Wind
+  rain: boolean
+  lightning: boolean
+}
+
+export interface BankSet {
+  facingDeg: number
+  heightM: number
+  /** Trees across the water. */
+  acrossHeightM: number
+  acrossM: number
+}
+
+/** Everything an angler sets about a day beside the water, the place and the date. */
+export interface DaySet {
+  lanes: LaneSet[]
+  /** Hours 0-23 of the place's clock; null: as the reading has it, all day. */
+  hours: HourSet[] | null
+  bank: BankSet | null
+  packMost: number
+  /** What a change must win back, minutes of fishing. */
+  changeMin: number
+  minSpellMin: number
+}
+
+export const FIRST_DAY: DaySet = {
+  lanes: [
+    { lure: 'walking-topwater', place: 'open', depthM: null },
+    { lure: 'spinnerbait', place: 'open', depthM: null },
+    { lure: 'jerkbait', place: 'open', depthM: null },
+    { lure: 'stick-worm', place: 'open', depthM: null },
+  ],
+  hours: null,
+  bank: null,
+  packMost: 7,
+  changeMin: 4,
+  minSpellMin: 60,
+}
+/** A bank to begin with where there is to be one. */
+export const FIRST_BANK: BankSet = { facingDeg: 90, heightM: 11, acrossHeightM: 11, acrossM: 46 }
+export const MOST_LANES = 8
+export const HOURS = 24
+/** A score that is neither good nor bad: what a minute of fishing is worth when a change is priced. */
+export const USUAL_SCORE = 0.6

@@ -1,0 +1,91 @@
+import { useLocalStorage, useRefHistory } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import type { DayRequest } from '#core/day/request'
+import { localTime } from '~/reading/clock'
+import { requestOf } from '~/reading/reading'
+import { useReadingStore } from '~/reading/store'
+import { useSettingsStore } from '~/settings/store'
+import { type DaySet, FIRST_DAY, HOURS, type HourSet, USUAL_SCORE } from './fields'
+
+const HOUR_MIN = 60
+const STEPS = 60
+/** A hand's width of hours: pulling the cloud at one hour takes its neighbours along, the nearer the more. */
+const REACH_H = 2.5
+
+const clockOf = (hour: number) => `${String(hour).padStart(2, '0')}:00`
+
+/** The day on the screen: what is set about it, and what the engine is asked for it. Kept on the device. */
+export const useDayStore = defineStore('day', () => {
+  const reading = useReadingStore()
+  const settings = useSettingsStore()
+  const set = useLocalStorage<DaySet>('piscator.day', structuredClone(FIRST_DAY), { mergeDefaults: true })
+  const history = useRefHistory(set, { deep: true, capacity: STEPS })
+
+  const change = (patch: Partial<DaySet>) => {
+    set.value = { ...set.value, ...patch }
+  }
+
+  /** The hours as they are set, or as the reading has them. */
+  const hours = computed<HourSet[]>(() => {
+    const { cloud, wind, rain } = reading.reading
+    return set.value.hours ?? Array.from({ length: HOURS }, () => ({ cloud, wind, rain, lightning: false }))
+  })
+  function setHour(hour: number, patch: Partial<HourSet>): void {
+    change({ hours: hours.value.map((h, i) => (i === hour ? { ...h, ...patch } : h)) })
+  }
+  /** Pull the cloud's edge at an hour, its neighbours with it. */
+  function pullCloud(hour: number, to: number): void {
+    const by = to - hours.value[hour]!.cloud
+    const near = (i: number) => Math.max(0, 1 - Math.abs(i - hour) / REACH_H)
+    change({
+      hours: hours.value.map((h, i) => ({ ...h, cloud: Math.round(100 * within(h.cloud + by * near(i))) / 100 })),
+    })
+  }
+
+  /** The day's date on the clock of its place. */
+  const date = computed(() => localTime(reading.reading.timeMs, reading.reading.zone).toISODate()!)
+  /** Offset of that clock at noon: a day on which clocks change is told by the time it keeps while it is fished. */
+  const utcOffsetMin = computed(
+    () => localTime(reading.reading.timeMs, reading.reading.zone).set({ hour: 12, minute: 0 }).offset,
+  )
+
+  const request = computed<DayRequest>(() => {
+    const {
+      lure: _l,
+      light: _g,
+      depthM: _d,
+      limit: _i,
+      fishedThrough: _s,
+      bitesRefused: _r,
+      ...asked
+    } = requestOf(reading.reading, settings.units)
+    const { latitude, longitude } = reading.reading
+    const { lanes, bank, packMost, changeMin, minSpellMin } = set.value
+    return {
+      ...asked,
+      date: date.value,
+      place: { latitude, longitude, utcOffsetMin: utcOffsetMin.value },
+      hours: hours.value.map((h, i) => ({ at: clockOf(i), ...h })),
+      ...(bank ? { bank: { facingDeg: bank.facingDeg, heightM: bank.heightM, acrossM: bank.acrossM } } : {}),
+      lures: lanes.map(({ lure, place, depthM }) => ({ lure, place, ...(depthM === null ? {} : { depthM }) })),
+      changeCost: (changeMin / HOUR_MIN) * USUAL_SCORE,
+      minSpellMin,
+      packMost,
+    }
+  })
+  return {
+    set,
+    change,
+    hours,
+    setHour,
+    pullCloud,
+    date,
+    request,
+    undo: history.undo,
+    redo: history.redo,
+    canUndo: history.canUndo,
+  }
+})
+
+const within = (v: number) => Math.min(1, Math.max(0, v))

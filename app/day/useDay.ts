@@ -1,0 +1,137 @@
+import { useDebounceFn } from '@vueuse/core'
+import { wrap } from 'comlink'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { DayRequest } from '#core/day/request'
+import type { StepScores } from '#core/day/scores'
+import { handOf } from '~/screen/worker'
+import { workerHand } from '~/screen/workerHand'
+import type { DayWorker } from './day.worker'
+import type { DayAsk, DayResult, DayShown, PlanShown } from './work'
+
+/** Steps of a lane ranked between two looks at whether something newer was asked. */
+const AT_ONCE = 8
+/** The lanes wait until the hand rests this long, ms; the light follows it at once. */
+const REST_MS = 120
+
+/** A worker for days. Throws where workers are refused. */
+function makeWorker() {
+  const worker = new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' })
+  const remote = wrap<DayWorker>(worker)
+  return handOf<DayAsk, DayResult>(worker, ask => remote.work(ask))
+}
+
+export interface DayQuestion {
+  request: DayRequest
+  depthsM: number[]
+  acrossHeightM: number | null
+}
+
+/** What of a request decides its scores: the pack, the cost of a change and the shortest spell do not. */
+function scoresKey({ packMost: _p, changeCost: _c, minSpellMin: _m, bank, ...r }: DayRequest): string {
+  const shaded = r.lures.some(l => l.place === 'shade')
+  return JSON.stringify([r, shaded ? bank : null])
+}
+
+/**
+ * The day worked out for whatever is asked, in a worker of its own: the light at once, then the lanes step by step, the
+ * newest question first; the plan again wherever only the pack or the cost of a change moved.
+ */
+export function useDay(ask: () => DayQuestion) {
+  const light = shallowRef<DayShown | null>(null)
+  const plan = shallowRef<PlanShown | null>(null)
+  /** Steps ranked by lane, as they come. */
+  const scored = shallowRef<(StepScores | null)[][]>([])
+  const progress = ref(1)
+  const failed = ref(false)
+  const cancelled = ref(false)
+  const { work, end } = workerHand(makeWorker, async (q: DayAsk) => (await import('./work')).workDay(q))
+  let newest = 0
+  let drawing: Promise<void> | null = null
+  let again = false
+  let known = { key: '', scores: [] as (StepScores | null)[][] }
+
+  /** Draw the light; what is asked while it is being drawn is drawn next, and whoever asked waits for that. */
+  function draw(): Promise<void> {
+    again = true
+    return (drawing ??= drawAll().finally(() => {
+      drawing = null
+    }))
+  }
+  async function drawAll(): Promise<void> {
+    while (again) {
+      again = false
+      try {
+        light.value = (await work({ kind: 'light', ...ask() })) as DayShown
+        failed.value = false
+      } catch {
+        failed.value = true
+      }
+    }
+  }
+
+  async function rankLanes(): Promise<void> {
+    const mine = ++newest
+    const stale = () => mine !== newest
+    const { request } = ask()
+    const key = scoresKey(request)
+    cancelled.value = false
+    try {
+      if (known.key !== key) {
+        progress.value = 0
+        const steps = light.value?.steps.length ?? 0
+        const scores: (StepScores | null)[][] = request.lures.map(() => [])
+        for (let lane = 0; lane < request.lures.length; lane++)
+          for (let from = 0; from < steps; from += AT_ONCE) {
+            const some = await work({ kind: 'scores', request, lane, from, to: from + AT_ONCE })
+            if (stale()) return
+            scores[lane]!.push(...(some as (StepScores | null)[]))
+            progress.value = (lane * steps + scores[lane]!.length) / (steps * request.lures.length)
+          }
+        known = { key, scores }
+      }
+      const planned = (await work({ kind: 'plan', request, scores: known.scores })) as PlanShown
+      if (stale()) return
+      scored.value = known.scores
+      plan.value = planned
+      failed.value = false
+    } catch {
+      if (!stale()) failed.value = true
+    } finally {
+      if (!stale()) progress.value = 1
+    }
+  }
+  const rankSoon = useDebounceFn(async () => {
+    await draw()
+    await rankLanes()
+  }, REST_MS)
+
+  function cancel(): void {
+    newest++
+    cancelled.value = true
+    progress.value = 1
+  }
+
+  watch(
+    ask,
+    () => {
+      void draw()
+      void rankSoon()
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => {
+    newest++
+    end()
+  })
+  return {
+    light,
+    plan,
+    scored,
+    progress,
+    failed,
+    cancelled,
+    busy: computed(() => progress.value < 1),
+    cancel,
+    rankLanes,
+  }
+}

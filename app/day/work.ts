@@ -1,0 +1,171 @@
+import { hex } from '#core/spectrum/colour'
+import { gainOf, tellingStep } from '#core/day/answer'
+import { cautionsOfDay } from '#core/day/cautions'
+import { type DayScores, planDay, rulesOf } from '#core/day/plan'
+import type { DayRequest } from '#core/day/request'
+import { type StepScores, dayOf, scoreStep, whyAt } from '#core/day/scores'
+import { acrossFrom, shadeM } from '#core/day/shade'
+import type { Spell } from '#core/day/spells'
+import { dayWater } from '#core/day/water'
+import { usualDepthM } from '#core/request/resolve'
+import { moonElevationDeg, moonFraction, moonTimes, sunElevationDeg } from '#core/sky/sun'
+import { say } from '#core/words/sentence'
+import { withLightTable } from '~/screen/lightTable'
+
+/** What a step of the day shows before any lure is ranked. */
+export interface StepShown {
+  atMin: number
+  endMin: number
+  sunDeg: number
+  lightning: boolean
+  rain: boolean
+  cloud: number
+  colours: string[]
+  redM: number
+  greenM: number
+  /** Shade of the bank and of the one across, m. */
+  shadeM: number | null
+  acrossShadeM: number | null
+}
+/** The day as it is before any lure is ranked: light, sun, moon, shade. */
+export interface DayShown {
+  fromMin: number
+  toMin: number
+  steps: StepShown[]
+  sun: { firstLight: number | null; sunrise: number | null; sunset: number | null; lastLight: number | null }
+  /** Heights through the day, degrees, every few minutes. */
+  paths: { min: number; sunDeg: number; moonDeg: number }[]
+  moon: { fraction: number; riseMin: number | null; setMin: number | null }
+  /** Depth each lane runs at, m. */
+  depthsM: number[]
+}
+
+/** A spell as a lane shows it. */
+export interface SpellShown {
+  from: number
+  to: number
+  finishId: string
+  why: string
+  gain: number
+}
+export interface PackShown {
+  finishId: string
+  lane: number
+  /** What the day loses without it, of 100. */
+  lost: number
+  hours: number
+  spells: number
+}
+export interface PlanShown {
+  lanes: SpellShown[][]
+  pack: PackShown[]
+  /** Of 100, beside carrying everything. */
+  packed: number
+  oneEach: number
+  finishes: number
+  cautions: { kind: string; fromMin: number; toMin: number; text: string }[]
+}
+
+export type DayAsk =
+  | { kind: 'light'; request: DayRequest; depthsM: number[]; acrossHeightM: number | null }
+  | { kind: 'scores'; request: DayRequest; lane: number; from: number; to: number }
+  | { kind: 'plan'; request: DayRequest; scores: DayScores }
+export type DayResult = DayShown | (StepScores | null)[] | PlanShown
+
+const PATH_MIN = 10
+const MINUTE = 60
+
+function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: 'light' }>): DayShown {
+  const day = dayOf(r)
+  const { clock } = day
+  const place = { latitudeDeg: r.place.latitude, longitudeDeg: r.place.longitude }
+  const at = (min: number) => ({ timeMs: clock.msAt(min), ...place })
+  const water = dayWater(r, day, depthsM)
+  const min = (ms: number | null) => (ms === null ? null : clock.minutesAt(ms))
+  const moon = moonTimes(at(0))
+  const across = r.bank && acrossHeightM !== null ? acrossFrom(r.bank, acrossHeightM) : null
+  const { firstLight, sunrise, sunset, lastLight } = clock.sun
+  return {
+    fromMin: clock.fromMin,
+    toMin: clock.toMin,
+    steps: day.steps.map((s, i) => ({
+      atMin: s.atMin,
+      endMin: s.endMin,
+      sunDeg: s.sunElevationDeg,
+      lightning: s.weather.lightning,
+      rain: s.weather.rain,
+      cloud: s.weather.cloud,
+      colours: water[i]!.colours.map(hex),
+      redM: water[i]!.redM,
+      greenM: water[i]!.greenM,
+      shadeM: s.shadeM,
+      acrossShadeM: across ? shadeM(across, s.sunElevationDeg, s.sunBearingDeg) : null,
+    })),
+    sun: { firstLight: min(firstLight), sunrise: min(sunrise), sunset: min(sunset), lastLight: min(lastLight) },
+    paths: Array.from({ length: Math.ceil((clock.toMin - clock.fromMin) / PATH_MIN) + 1 }, (_, i) => {
+      const m = Math.min(clock.toMin, clock.fromMin + i * PATH_MIN)
+      return { min: m, sunDeg: sunElevationDeg(at(m)), moonDeg: moonElevationDeg(at(m)) }
+    }),
+    moon: { fraction: moonFraction(clock.msAt(12 * MINUTE)), riseMin: min(moon.rise), setMin: min(moon.set) },
+    depthsM: r.lures.map(l => l.depthM ?? usualDepthM(l.lure, r.water.depthM ?? null, r.water.visibilityM)),
+  }
+}
+
+function scores({ request: r, lane, from, to }: Extract<DayAsk, { kind: 'scores' }>): (StepScores | null)[] {
+  const day = dayOf(r)
+  return day.steps
+    .slice(from, to)
+    .map(step => (step.weather.lightning ? null : scoreStep(r, day, step, r.lures[lane]!)))
+}
+
+const of100 = (v: number, whole: number) => (whole > 0 ? Math.round((1000 * v) / whole) / 10 : 0)
+
+function plan({ request: r, scores: told }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
+  const day = dayOf(r)
+  const units = r.units ?? 'metric'
+  const planned = planDay(r, day, told)
+  const { changeCost } = rulesOf(r)
+  const shown = (l: number, spells: readonly Spell[]) =>
+    spells.map((spell, i): SpellShown => {
+      const { worth } = planned.lanes[l]!.lane
+      const finishId = planned.lanes[l]!.ids[spell.finish]!
+      const t = tellingStep(worth, spells, i)
+      const why = told[l]![t] ? say(whyAt(r, day, day.steps[t]!, r.lures[l]!, finishId), units) : ''
+      const cost = i > 0 ? changeCost : 0
+      return { from: spell.from, to: spell.to, finishId, why, gain: gainOf(worth, spells, i, cost) }
+    })
+  const lanes = planned.packed.map((p, l) => (p ? shown(l, p.spells) : []))
+  const fished = (spell: SpellShown) =>
+    day.steps
+      .slice(spell.from, spell.to)
+      .reduce((s, step) => s + (step.weather.lightning ? 0 : step.endMin - step.atMin), 0) / MINUTE
+  const { all, pack, oneEach } = planned.worth
+  return {
+    lanes,
+    pack: planned.pack.map(({ laneIndex, finishId, lost }) => {
+      const mine = lanes[laneIndex]!.filter(s => s.finishId === finishId)
+      return {
+        finishId,
+        lane: laneIndex,
+        lost: of100(lost, all),
+        hours: mine.reduce((s, spell) => s + fished(spell), 0),
+        spells: mine.length,
+      }
+    }),
+    packed: of100(pack, all),
+    oneEach: of100(oneEach, all),
+    finishes: planned.lanes.reduce((s, l) => s + l.ids.length, 0),
+    cautions: cautionsOfDay(day, told).map(({ kind, fromMin, toMin, sentence }) => ({
+      kind,
+      fromMin,
+      toMin,
+      text: say(sentence, units),
+    })),
+  }
+}
+
+/** The day's heavy work, in a worker or, where none is to be had, on the page. */
+export async function workDay(ask: DayAsk): Promise<DayResult> {
+  await withLightTable()
+  return ask.kind === 'light' ? light(ask) : ask.kind === 'scores' ? scores(ask) : plan(ask)
+}

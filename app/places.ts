@@ -1,0 +1,5 @@
+/** The places of the app that are built, as the bar and the tabs name them. */
+export const PLACES = [
+  { to: '/', words: 'Water' },
+  { to: '/day', words: 'Day' },
+] as const
