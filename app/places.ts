@@ -2,4 +2,5 @@
 export const PLACES = [
   { to: '/', words: 'Water' },
   { to: '/day', words: 'Day' },
+  { to: '/box', words: 'Box' },
 ] as const

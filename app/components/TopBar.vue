@@ -20,7 +20,12 @@ const settings = useSettingsStore()
     :class="part === 'foot' ? 'border-y-2 border-ink' : 'border-b-2 border-ink'"
   >
     <template v-if="part !== 'foot'">
-      <h1 class="wide flex items-center px-4 text-lead font-extrabold">Piscator</h1>
+      <h1
+        class="wide flex items-center px-4 text-lead font-extrabold"
+        :class="part === 'whole' ? 'max-[999px]:sr-only' : ''"
+      >
+        Piscator
+      </h1>
       <PlaceTabs v-if="part === 'whole'" />
       <WhereWhen v-if="part === 'head'" always class="ml-auto" @change="$emit('where')" />
     </template>

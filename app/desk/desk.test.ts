@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { createPinia, setActivePinia } from 'pinia'
-import { meanColour } from './pixels'
+import { meanColour } from '~/components/common/pixels'
 import { MOST_READINGS, useDeskStore } from './store'
 import { surenessOf } from './sureness'
 import type { FirstIn } from '#core/ranking/byReadings'

@@ -20,9 +20,13 @@ export const useSettingsStore = defineStore('settings', () => {
   const learnt = useLocalStorage<string[]>('piscator.learnt', [])
   /** Kept calls hold the exact place, not one rounded to about a kilometre. */
   const exactPlace = useLocalStorage('piscator.exact-place', false)
+  /** Rankings and plans keep to what is in the box. */
+  const onlyOwned = useLocalStorage('piscator.only-owned', false)
+  /** Waters a kit is chosen for; all where none is named. */
+  const kitWaters = useLocalStorage<string[]>('piscator.kit-waters', [])
   /** Lures at hand in the picker, the one used last first. */
   const rack = useLocalStorage<LureId[]>('piscator.rack', [])
   /** Sections of the plate that are folded open. */
   const unfolded = useLocalStorage<string[]>('piscator.unfolded', [...FIRST_UNFOLDED])
-  return { units, theme, watcher, learnt, exactPlace, rack, unfolded }
+  return { units, theme, watcher, learnt, exactPlace, onlyOwned, kitWaters, rack, unfolded }
 })

@@ -1,6 +1,6 @@
 import { type Cover, type Worth, bestCover } from '#core/kit/cover'
-import type { SceneScores } from '#core/kit/scenes'
-import { finishesOf } from '#core/lure/finish'
+import { type SceneScores, scoredFinishes } from '#core/kit/scenes'
+import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 
 /** What a kit is chosen from and how large it may be. */
@@ -12,6 +12,8 @@ export interface KitAsk {
   /** In every kit; in none. */
   keep?: readonly string[] | undefined
   drop?: readonly string[] | undefined
+  /** Finishes that were scored beside the catalogue's, in their order. */
+  extra?: readonly Finish[] | undefined
 }
 
 export interface KitSize {
@@ -51,11 +53,11 @@ interface LureScenes {
   best: number
 }
 
-function byLure(scenes: readonly SceneScores[]): LureScenes[] {
+function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): LureScenes[] {
   const lures = [...new Set(scenes.map(s => s.lure))].sort()
   return lures.map(lure => {
     const of = scenes.filter(s => s.lure === lure)
-    const ids = finishesOf(lure).map(f => f.id)
+    const ids = scoredFinishes(lure, extra).map(f => f.id)
     return {
       lure,
       ids,
@@ -85,7 +87,7 @@ function gainsOver(worth: Worth, owned: readonly number[], f: number): number {
  * a dynamic programme: the whole is exact too. Yields after every cover, so that a caller can show progress or stop.
  */
 export function* kitSteps(scenes: readonly SceneScores[], ask: KitAsk): Generator<KitProgress, KitAnswer> {
-  const lures = byLure(scenes)
+  const lures = byLure(scenes, ask.extra)
   const total = lures.reduce((s, l) => s + l.best, 0)
   const keep = new Set(ask.keep)
   const drop = new Set(ask.drop)

@@ -2,12 +2,13 @@ import { type Finish, finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
+import { measure } from '#core/sight/measure'
 import { lookAlikeGroups } from '#core/sight/likeness'
 
 /** A scene that is fished: a request for a ranking, and how much it counts. */
 export type Scene = Omit<Request, 'limit'> & { weight?: number }
 
-/** What the engine says of every finish of the lure in a scene, in the catalogue's order. */
+/** What the engine says of every finish of the lure in a scene: in the catalogue's order, then the extra ones'. */
 export interface SceneScores {
   lure: LureId
   weight: number
@@ -19,10 +20,21 @@ export interface SceneScores {
 /** A finish counts as needed where it is one of so many best, or looks like one. */
 const BEST = 3
 
-/** Score a scene for a kit: a ranking without its reasons and what else a whole answer says. */
-export function scoreScene({ weight = 1, ...request }: Scene): SceneScores {
-  const { ranked } = rank(request)
-  const finishes = finishesOf(request.lure)
+/** The finishes a lure's scenes are scored for. */
+export const scoredFinishes = (lure: LureId, extra: readonly Finish[] = []): Finish[] => [
+  ...finishesOf(lure),
+  ...extra.filter(f => f.lure === lure),
+]
+
+/**
+ * Score a scene for a kit: a ranking without its reasons and what else a whole answer says.
+ * @param extra finishes beside the catalogue's, of any lure: an angler's own
+ */
+export function scoreScene({ weight = 1, ...request }: Scene, extra: readonly Finish[] = []): SceneScores {
+  const { ranked: listed, judge, moment, prey } = rank(request)
+  const finishes = scoredFinishes(request.lure, extra)
+  const own = finishes.slice(listed.length).map(f => judge.judge(measure(f, moment.scene, prey)))
+  const ranked = own.length ? [...listed, ...own].sort((a, b) => b.score - a.score) : listed
   const index = new Map<Finish, number>(finishes.map((f, i) => [f, i]))
   const scores = new Array<number>(finishes.length)
   for (const j of ranked) scores[index.get(j.finish)!] = j.score

@@ -1,5 +1,5 @@
 import { MATERIAL, MATERIALS, type Material } from '#core/paintwork/material'
-import { PAINTS, type PaintId, paint, paintReflectance } from '#core/paintwork/paints'
+import { type PaintId, isPaint, paint, paintReflectance } from '#core/paintwork/paints'
 import { BANDS, type Spectrum, spectrumOf } from '#core/spectrum/grid'
 
 /** Specks, or stripes, scales and marks, covering a share of a part in another paint. */
@@ -151,19 +151,19 @@ function readCoat(text: string): Coat {
 }
 
 function paintId(name: string, text: string): PaintId {
-  if (!(name in PAINTS)) throw new CoatError('unknown-paint', text)
-  return name as PaintId
+  if (!isPaint(name)) throw new CoatError('unknown-paint', text)
+  return name
 }
 
 /** "green pumpkin, translucent, black flake" for labels and screen readers. */
 export function coatWords(coat: Coat): string {
   const material =
-    coat.material === 'matte' || PAINTS[coat.paint].words.startsWith(coat.material)
+    coat.material === 'matte' || paint(coat.paint).words.startsWith(coat.material)
       ? []
       : [MATERIAL[coat.material].words]
   return [
-    PAINTS[coat.paint].words,
+    paint(coat.paint).words,
     ...material,
-    ...coat.speckles.map(s => `${PAINTS[s.paint].words} ${s.mirror ? 'flake' : 'marks'}`),
+    ...coat.speckles.map(s => `${paint(s.paint).words} ${s.mirror ? 'flake' : 'marks'}`),
   ].join(', ')
 }

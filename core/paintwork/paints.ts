@@ -1,7 +1,14 @@
+import { differenceEuclidean, modeOklab, modeRgb, useMode } from 'culori/fn'
 import type { Family } from '#core/paintwork/families'
 import type { Material } from '#core/paintwork/material'
 import { type Shape, reflectance } from '#core/spectrum/shapes'
+import { fromHex, hex } from '#core/spectrum/colour'
+import { reflectanceFromSrgb, srgbOfReflectance } from '#core/spectrum/fromSrgb'
 import type { Spectrum } from '#core/spectrum/grid'
+
+// The small build of the library knows only the colour spaces it is told of.
+useMode(modeRgb)
+useMode(modeOklab)
 
 /** A pigment, dye or metal: what its light looks like, and what an angler calls it. */
 export interface Paint {
@@ -132,15 +139,40 @@ export const PAINTS = {
   },
 } as const satisfies Record<string, Paint>
 
-export type PaintId = keyof typeof PAINTS
+/** A paint of the catalogue, or one of an angler's own: a colour picked off a photo, as #rrggbb. */
+export type OwnPaintId = `#${string}`
+export type PaintId = keyof typeof PAINTS | OwnPaintId
+
+const isOwn = (id: string): id is OwnPaintId => /^#[0-9a-f]{6}$/i.test(id)
+/** Whether there is such a paint. */
+export const isPaint = (id: string): id is PaintId => id in PAINTS || isOwn(id)
+
+const own = new Map<OwnPaintId, Paint>()
+const apart = differenceEuclidean('oklab')
+
+/** The paint of a colour: the smoothest reflectance that gives it, called after the nearest of the catalogue. */
+function ownPaint(id: OwnPaintId): Paint {
+  let made = own.get(id)
+  if (!made) {
+    const reflect = reflectanceFromSrgb(fromHex(id))
+    const nearest = Object.values<Paint>(PAINTS)
+      .filter(p => p.material !== 'metallic' && p.material !== 'translucent')
+      .map(p => ({ p, off: apart(id, hex(srgbOfReflectance(reflectance(p.shape)))) }))
+      .reduce((a, b) => (b.off < a.off ? b : a)).p
+    const { words, family, vivid } = nearest
+    made = { words: `own ${words}`, family, ...(vivid ? { vivid } : {}), shape: { kind: 'spectrum', of: reflect } }
+    own.set(id, made)
+  }
+  return made
+}
 
 const cache = new Map<PaintId, Spectrum>()
 
 /** Reflectance of a paint on the grid (shared; do not write to it). */
 export function paintReflectance(id: PaintId): Spectrum {
   let r = cache.get(id)
-  if (!r) cache.set(id, (r = reflectance(PAINTS[id].shape)))
+  if (!r) cache.set(id, (r = reflectance(paint(id).shape)))
   return r
 }
 
-export const paint = (id: PaintId): Paint => PAINTS[id]
+export const paint = (id: PaintId): Paint => (isOwn(id) ? ownPaint(id) : PAINTS[id])

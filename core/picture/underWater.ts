@@ -164,7 +164,7 @@ export interface WaterTone {
   luminance: number
 }
 
-/** Tones of the water down a column, each with its own adaptation but unexposed: many moments can share one exposure. */
+/** Tones of the water down a column, each with its own adaptation, unexposed: many moments can share one exposure. */
 export function waterTones(scene: Scene, depthsM: readonly number[]): WaterTone[] {
   const { usual } = scene.stage
   return depthsM.map(depthM => {

@@ -1,4 +1,4 @@
-import { type Spectrum, spectrumOf } from '#core/spectrum/grid'
+import { type Spectrum, spectrumOf, valueAt } from '#core/spectrum/grid'
 
 /**
  * Reflectance shapes from few parameters. Pigments and dyes are well described by
@@ -13,6 +13,8 @@ export type Shape =
   | { kind: 'bands'; floor: number; bands: readonly { centreNm: number; widthNm: number; height: number }[] }
   /** Sum of shapes. */
   | { kind: 'sum'; of: readonly Shape[] }
+  /** A spectrum known band by band. */
+  | { kind: 'spectrum'; of: Spectrum }
 
 const gaussian = (x: number, centre: number, sigma: number) => Math.exp(-0.5 * ((x - centre) / sigma) ** 2)
 
@@ -27,6 +29,8 @@ export function shapeAt(shape: Shape, nm: number): number {
       return shape.bands.reduce((r, b) => r + b.height * gaussian(nm, b.centreNm, b.widthNm), shape.floor)
     case 'sum':
       return shape.of.reduce((r, s) => r + shapeAt(s, nm), 0)
+    case 'spectrum':
+      return valueAt(shape.of, nm)
   }
 }
 

@@ -1,21 +1,11 @@
+import { evenFrom } from '#core/numeric/even'
+
 /** A spell of equal casts with one of the two. */
 export interface Spell {
   block: number
   side: Side
 }
 export type Side = 'a' | 'b'
-
-/** Mulberry32: the next of a row of even numbers in [0, 1) from a state of 32 bits. */
-function evenFrom(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-  }
-}
 
 /**
  * The order of a fair test of two: in each block both once, which goes first drawn from the seed, so that neither the

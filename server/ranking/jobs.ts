@@ -36,7 +36,7 @@ const JOBS = {
   'day-scores': dayScores,
   'day-plan': ({ request, scores }: { request: DayRequest; scores: DayScores }) =>
     dayAnswer(request, dayOf(request), scores),
-  'score-scenes': (scenes: readonly Scene[]) => scenes.map(scoreScene),
+  'score-scenes': (scenes: readonly Scene[]) => scenes.map(s => scoreScene(s)),
   'kit': ({ scored, ask }: { scored: readonly SceneScores[]; ask: KitAsk }) => kitOf(scored, ask),
   'order': ({ blocks, seed }: OrderRequest) => ({ spells: trialOrder(blocks, seed) }),
   'verdict': ({ blocks }: { blocks: readonly Block[] }) => trialVerdict(blocks),

@@ -31,6 +31,7 @@ const ROOMS = [
   'ranking',
   'day',
   'kit',
+  'box',
   'trial',
 ]
 

@@ -1,127 +1,22 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed } from 'vue'
 import type { Reading } from '#core/request/readings'
-import { meanColour } from '~/desk/pixels'
-import { redTone } from '~/figures/tone'
-import { useSettingsStore } from '~/settings/store'
+import PhotoLoupe from '~/components/common/PhotoLoupe.vue'
 
-/**
- * A photo of a jar before white paper: water and paper are picked on it through a loupe. The photo stays on the
- * device: nothing but the two colours leaves this component.
- */
+/** A photo of a jar before white paper: water and paper are picked on it. */
 type Jar = Extract<Reading, { kind: 'jar' }>
 const props = defineProps<{ jar: Jar }>()
 const emit = defineEmits<{ change: [jar: Jar] }>()
-const settings = useSettingsStore()
-const red = computed(() => settings.theme === 'night')
-const canvas = ref<HTMLCanvasElement | null>(null)
-const loaded = ref(false)
-const picking = ref<'water' | 'paper'>('water')
-const at = ref({ x: 0.5, y: 0.5 })
-const unreadable = ref(false)
-/** Longest side of the picture kept, half the side of the square picked, and a step by key, px. */
-const [LONGEST, REACH, STEP] = [640, 6, 8] as const
-
-async function load(file: File | undefined) {
-  if (!file) return
-  try {
-    const image = await createImageBitmap(file)
-    const scale = Math.min(1, LONGEST / Math.max(image.width, image.height))
-    loaded.value = true
-    unreadable.value = false
-    await nextTick()
-    const to = canvas.value!
-    to.width = Math.round(image.width * scale)
-    to.height = Math.round(image.height * scale)
-    to.getContext('2d')!.drawImage(image, 0, 0, to.width, to.height)
-    image.close()
-  } catch {
-    unreadable.value = true
-  }
-}
-function point(e: PointerEvent) {
-  const box = canvas.value!.getBoundingClientRect()
-  at.value = { x: (e.clientX - box.left) / box.width, y: (e.clientY - box.top) / box.height }
-}
-function pick() {
-  const from = canvas.value!
-  const [x, y] = [Math.round(at.value.x * from.width) - REACH, Math.round(at.value.y * from.height) - REACH]
-  const side = 2 * REACH + 1
-  const colour = meanColour(from.getContext('2d')!.getImageData(x, y, side, side))
-  emit('change', { ...props.jar, [picking.value]: colour })
-  picking.value = picking.value === 'water' ? 'paper' : 'water'
-}
-const KEYS: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-}
-function key(e: KeyboardEvent) {
-  const by = KEYS[e.key]
-  const to = canvas.value!
-  const within = (v: number) => Math.min(1, Math.max(0, v))
-  if (by)
-    at.value = { x: within(at.value.x + (by[0] * STEP) / to.width), y: within(at.value.y + (by[1] * STEP) / to.height) }
-  else if (e.key === 'Enter' || e.key === ' ') pick()
-  else return
-  e.preventDefault()
-}
+const wanted = computed(() => [
+  { key: 'water' as const, words: 'Water', colour: props.jar.water, how: 'in the jar, where it is even.' },
+  { key: 'paper' as const, words: 'Paper', colour: props.jar.paper, how: 'beside the jar, in the same light.' },
+])
 </script>
 
 <template>
-  <div class="w-full" @dragover.prevent @drop.prevent="load($event.dataTransfer?.files[0])">
-    <div class="flex flex-wrap items-center gap-3">
-      <label class="quiet flex cursor-pointer items-center has-focus-visible:outline-3">
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          class="off"
-          @change="load(($event.target as HTMLInputElement).files?.[0])"
-        />
-        Take or choose a photo
-      </label>
-      <span v-for="k in ['water', 'paper'] as const" :key="k" class="flex items-center gap-2">
-        {{ k === 'water' ? 'Water' : 'Paper' }}
-        <span class="inline-block h-6 w-10 border border-ink" :style="{ background: red ? redTone(jar[k]) : jar[k] }" />
-      </span>
-    </div>
-    <p v-if="unreadable" role="alert" class="text-ink2">
-      That file cannot be shown as a picture. Choose a photo (JPEG or PNG).
-    </p>
-    <template v-if="loaded">
-      <p class="py-1">
-        Tap the
-        <b>{{ picking }}</b>
-        {{ picking === 'water' ? 'in the jar, where it is even.' : 'beside the jar, in the same light.' }}
-      </p>
-      <div class="relative" :class="red ? 'bg-[#ff3322]' : ''">
-        <canvas
-          ref="canvas"
-          tabindex="0"
-          role="application"
-          :aria-label="`Photo of the jar. Move with the arrow keys, Enter takes the ${picking}`"
-          class="block w-full cursor-crosshair touch-none"
-          :class="red ? 'mix-blend-multiply grayscale' : ''"
-          @pointermove="point"
-          @pointerdown="point"
-          @click="pick"
-          @keydown="key"
-        />
-        <svg
-          class="pointer-events-none absolute size-16 -translate-1/2"
-          :style="{ left: `${at.x * 100}%`, top: `${at.y * 100}%` }"
-          viewBox="-32 -32 64 64"
-          aria-hidden="true"
-        >
-          <circle r="30" fill="none" stroke="#000" stroke-width="3" />
-          <circle r="30" fill="none" stroke="#fff" stroke-width="1.4" />
-          <path d="M-30 0H-6M6 0H30M0 -30V-6M0 6V30" stroke="#fff" stroke-width="1.4" />
-          <rect x="-6" y="-6" width="12" height="12" fill="none" stroke="#fff" stroke-width="1.4" />
-        </svg>
-      </div>
-      <p class="text-note text-ink2">The photo stays on this device; only the two colours are used.</p>
-    </template>
-  </div>
+  <PhotoLoupe
+    :wanted="wanted"
+    label="Photo of the jar"
+    @pick="(key, colour) => emit('change', { ...jar, [key]: colour })"
+  />
 </template>

@@ -1,0 +1,6 @@
+import { expose } from 'comlink'
+import { workBox } from './work'
+
+const api = { work: workBox }
+export type BoxWorker = typeof api
+expose(api)

@@ -1,0 +1,170 @@
+import { useDebounceFn } from '@vueuse/core'
+import { wrap } from 'comlink'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { OwnLure } from '#core/box/own'
+import type { KitAnswer, KitProgress } from '#core/kit/kit'
+import type { SampleAsk } from '#core/kit/sample'
+import type { Scene, SceneScores } from '#core/kit/scenes'
+import type { LureId } from '#core/lure/types'
+import type { Request } from '#core/request/request'
+import { handOf } from '~/screen/worker'
+import { workerHand } from '~/screen/workerHand'
+import type { BoxWorker } from './box.worker'
+import type { BoxAsk, BoxResult, KitStep, MapShown, SameShown, TrayShown } from './work'
+
+/** Scenes scored between two looks at whether something newer was asked: well under the 200 ms a stop may take. */
+const AT_ONCE = 10
+/** The kit waits until the box rests this long, ms. */
+const REST_MS = 400
+/** Where chance begins: the same box gives the same kit. */
+const SEED = 20260511
+/** The largest kit worked out. */
+export const MOST_KIT = 12
+/** Scenes of a lure that a finish is compared in before it is bought. */
+const SAME_SCENES = 60
+
+/** A worker for the box. Throws where workers are refused. */
+function makeWorker() {
+  const worker = new Worker(new URL('./box.worker.ts', import.meta.url), { type: 'module' })
+  const remote = wrap<BoxWorker>(worker)
+  return handOf<BoxAsk, BoxResult>(worker, ask => remote.work(ask))
+}
+
+export interface BoxQuestion {
+  request: Request
+  owned: OwnLure[]
+  fishM: number
+  /** The lure type that is mapped; null where no map is looked at. */
+  mapped: LureId | null
+}
+
+/**
+ * The box worked out in workers: one for how it looks in today's water, type by type, and one for the kit, which takes
+ * seconds and may be stopped.
+ */
+export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lures'> | null) {
+  const trays = shallowRef<TrayShown[]>([])
+  const map = shallowRef<MapShown | null>(null)
+  const failed = ref(false)
+  const kit = shallowRef<KitAnswer | null>(null)
+  const kitProgress = shallowRef<{ share: number; gap: number | null } | null>(null)
+  const stopped = ref(false)
+  const onPage = async (q: BoxAsk) => (await import('./work')).workBox(q)
+  const today = workerHand(makeWorker, onPage)
+  const counting = workerHand(makeWorker, onPage)
+  let newest = 0
+  let newestKit = 0
+  let scored: { key: string; scores: SceneScores[]; scenes: Scene[] } | null = null
+
+  async function look(): Promise<void> {
+    const mine = ++newest
+    const { request, owned, fishM, mapped } = ask()
+    const lures = [...new Set(owned.map(o => o.lure))].sort()
+    const out: TrayShown[] = []
+    try {
+      for (const lure of lures) {
+        const of = owned.filter(o => o.lure === lure)
+        out.push((await today.work({ kind: 'tray', request, lure, owned: of, fishM })) as TrayShown)
+        if (mine !== newest) return
+        // What is not worked out anew yet stays as it was.
+        trays.value = lures.flatMap(l => out.find(t => t.lure === l) ?? trays.value.find(t => t.lure === l) ?? [])
+      }
+      trays.value = out
+      map.value = mapped
+        ? ((await today.work({
+            kind: 'map',
+            request,
+            lure: mapped,
+            owned: owned.filter(o => o.lure === mapped),
+            fishM,
+          })) as MapShown)
+        : null
+      failed.value = false
+    } catch {
+      if (mine === newest) failed.value = true
+    }
+  }
+
+  /** Scenes as they are fished, scored once for all kits of the same lures. */
+  async function score(sample: SampleAsk, owned: OwnLure[], stale: () => boolean) {
+    const own = owned.filter(o => o.coats && Object.keys(o.coats).length)
+    const key = JSON.stringify([sample, own])
+    if (scored?.key === key) return scored.scores
+    const scenes = (await counting.work({ kind: 'sample', ask: sample, seed: SEED })) as Scene[]
+    const scores: SceneScores[] = []
+    for (let i = 0; i < scenes.length; i += AT_ONCE) {
+      const some = scenes.slice(i, i + AT_ONCE)
+      scores.push(...((await counting.work({ kind: 'score', scenes: some, owned: own })) as SceneScores[]))
+      if (stale()) return null
+      kitProgress.value = { share: (0.9 * scores.length) / scenes.length, gap: null }
+    }
+    scored = { key, scores, scenes }
+    return scores
+  }
+
+  async function choose(): Promise<void> {
+    const mine = ++newestKit
+    const stale = () => mine !== newestKit
+    const { owned } = ask()
+    const sample = kitAsk()
+    stopped.value = false
+    if (!owned.length || !sample) {
+      kit.value = null
+      kitProgress.value = null
+      return
+    }
+    try {
+      kitProgress.value = { share: 0, gap: null }
+      const lures = [...new Set(owned.map(o => o.lure))].sort()
+      const scores = await score({ ...sample, lures }, owned, stale)
+      if (!scores || stale()) return
+      const most = Math.min(MOST_KIT, owned.length)
+      let step = (await counting.work({ kind: 'kit-begin', scored: scores, owned, most })) as KitStep
+      while ('progress' in step) {
+        if (stale()) return
+        const { done, total, gap }: KitProgress = step.progress
+        kitProgress.value = { share: 0.9 + (0.1 * done) / total, gap }
+        step = (await counting.work({ kind: 'kit-go-on' })) as KitStep
+      }
+      if (stale()) return
+      kit.value = step.answer
+      failed.value = false
+    } catch {
+      if (!stale()) failed.value = true
+    } finally {
+      if (!stale()) kitProgress.value = null
+    }
+  }
+  function stop(): void {
+    newestKit++
+    stopped.value = true
+    kitProgress.value = null
+  }
+
+  /** What of the box a finish is the same as to the fish, in the waters that are fished. */
+  async function sameAs(finishId: string): Promise<SameShown[]> {
+    const { owned } = ask()
+    const lure = finishId.split('.')[0] as LureId
+    const sample = kitAsk()
+    if (!sample) return []
+    const one = { ...sample, lures: [lure], moments: SAME_SCENES }
+    const scenes = (await today.work({ kind: 'sample', ask: one, seed: SEED })) as Scene[]
+    return (await today.work({ kind: 'same', scenes, finishId, owned })) as SameShown[]
+  }
+
+  watch(ask, () => void look(), { immediate: true })
+  const chooseSoon = useDebounceFn(choose, REST_MS)
+  watch(
+    () => JSON.stringify([ask().owned, kitAsk()]),
+    () => void chooseSoon(),
+    { immediate: true },
+  )
+  onScopeDispose(() => {
+    newest++
+    newestKit++
+    today.end()
+    counting.end()
+  })
+  const lookCount = computed(() => trays.value.reduce((s, t) => s + new Set(t.finishes.map(f => f.look)).size, 0))
+  return { trays, map, failed, kit, kitProgress, stopped, stop, choose, sameAs, lookCount }
+}

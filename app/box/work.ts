@@ -1,0 +1,134 @@
+import { mapOf, type ThingMap } from '#core/box/map'
+import { type OwnLure, ownFinish } from '#core/box/own'
+import { apartOf, trayOf } from '#core/box/tray'
+import { type KitAnswer, type KitProgress, kitSteps } from '#core/kit/kit'
+import { type SampleAsk, sampleScenes } from '#core/kit/sample'
+import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
+import { finishById } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import { evenFrom } from '#core/numeric/even'
+import { rank } from '#core/ranking/recommend'
+import type { Request } from '#core/request/request'
+import { apartJnd, measure } from '#core/sight/measure'
+import { hex } from '#core/spectrum/colour'
+import type { SeenOut } from '~/screen/model'
+import { withLightTable } from '~/screen/lightTable'
+
+/** A finish of the tray as it is drawn. */
+export interface TrayTileShown {
+  ids: string[]
+  finishId: string
+  score: number
+  place: number
+  sightM: number
+  seen: SeenOut
+  look: number
+}
+export interface TrayShown {
+  lure: LureId
+  depthM: number
+  finishes: TrayTileShown[]
+  sameFromM: Record<number, number>
+  best: { finishId: string; score: number } | null
+}
+export type MapShown = ThingMap & { finishIds: string[] }
+/** What of the box is the same as a finish, in how many of a hundred scenes. */
+export interface SameShown {
+  id: string
+  of100: number
+}
+
+export type BoxAsk =
+  | { kind: 'tray'; request: Request; lure: LureId; owned: OwnLure[]; fishM: number }
+  | { kind: 'map'; request: Request; lure: LureId; owned: OwnLure[]; fishM: number }
+  | { kind: 'sample'; ask: SampleAsk; seed: number }
+  | { kind: 'score'; scenes: Scene[]; owned: OwnLure[] }
+  | { kind: 'kit-begin'; scored: SceneScores[]; owned: OwnLure[]; most: number }
+  | { kind: 'kit-go-on' }
+  | { kind: 'same'; scenes: Scene[]; finishId: string; owned: OwnLure[] }
+export type KitStep = { progress: KitProgress } | { answer: KitAnswer }
+export type BoxResult = TrayShown | MapShown | Scene[] | SceneScores[] | KitStep | SameShown[]
+
+/** A kit goes on for so long before whoever waits is told how far it is, ms. */
+const KIT_MS = 120
+
+function tray({ request, lure, owned, fishM }: Extract<BoxAsk, { kind: 'tray' }>): TrayShown {
+  const told = trayOf(request, lure, owned, fishM)
+  return {
+    ...told,
+    finishes: told.finishes.map(f => ({
+      ...f,
+      seen: {
+        distanceM: fishM,
+        shape: fishM <= f.sightM,
+        fine: Number(f.seen.fine.toFixed(2)),
+        water: hex(f.seen.water),
+        parts: Object.fromEntries(Object.entries(f.seen.parts).map(([p, c]) => [p, hex(c)])),
+      },
+    })),
+  }
+}
+
+let kit: Generator<KitProgress, KitAnswer> | null = null
+const extraOf = (owned: readonly OwnLure[]) =>
+  owned.flatMap(o => (o.coats && Object.keys(o.coats).length ? [ownFinish(o)] : [])).filter(f => f !== null)
+
+function kitBegin({ scored, owned, most }: Extract<BoxAsk, { kind: 'kit-begin' }>): KitStep {
+  const ids = [...new Set(owned.flatMap(o => ownFinish(o)?.id ?? []))]
+  kit = kitSteps(scored, { owned: ids, sizes: [1, most], extra: extraOf(owned) })
+  return kitGoOn()
+}
+function kitGoOn(): KitStep {
+  const began = performance.now()
+  for (;;) {
+    const { done, value } = kit!.next()
+    if (done) {
+      kit = null
+      return { answer: value }
+    }
+    if (performance.now() - began > KIT_MS) return { progress: value }
+  }
+}
+
+/** In how many scenes the fish takes each lure of the box for a finish, oftenest first. */
+function same({ scenes, finishId, owned }: Extract<BoxAsk, { kind: 'same' }>): SameShown[] {
+  const finish = finishById(finishId)!
+  const mine = owned.filter(o => o.lure === finish.lure && ownFinish(o)?.id !== finishId)
+  const counts = new Map(mine.map(o => [o.id, 0]))
+  for (const scene of scenes) {
+    const { moment, prey } = rank(scene)
+    const it = measure(finish, moment.scene, prey)
+    for (const o of mine) {
+      const m = measure(ownFinish(o)!, moment.scene, prey)
+      if (apartJnd(it, m) < 1) counts.set(o.id, counts.get(o.id)! + 1)
+    }
+  }
+  return [...counts]
+    .map(([id, n]) => ({ id, of100: Math.round((100 * n) / Math.max(1, scenes.length)) }))
+    .sort((a, b) => b.of100 - a.of100)
+}
+
+/** The box's heavy work, in a worker or, where none is to be had, on the page. */
+export async function workBox(ask: BoxAsk): Promise<BoxResult> {
+  await withLightTable()
+  switch (ask.kind) {
+    case 'tray':
+      return tray(ask)
+    case 'map': {
+      const { finishIds, apart } = apartOf(ask.request, ask.lure, ask.owned, ask.fishM)
+      return { finishIds, ...mapOf(apart) }
+    }
+    case 'sample':
+      return sampleScenes(ask.ask, evenFrom(ask.seed))
+    case 'score': {
+      const extra = extraOf(ask.owned)
+      return ask.scenes.map(s => scoreScene(s, extra))
+    }
+    case 'kit-begin':
+      return kitBegin(ask)
+    case 'kit-go-on':
+      return kitGoOn()
+    case 'same':
+      return same(ask)
+  }
+}

@@ -1,0 +1,41 @@
+import { type Finish, buildFinish, finishById } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import { type Coat, parseCoat } from '#core/paintwork/coat'
+import type { Material } from '#core/paintwork/material'
+import type { Part } from '#core/paintwork/parts'
+
+/** A lure in a box: a finish of the catalogue, with coats of one's own over it where there are any. */
+export interface OwnLure {
+  id: string
+  lure: LureId
+  finishId: string
+  name: string
+  coats?: Partial<Record<Part, { colour: string; material: Material }>> | undefined
+}
+
+const made = new Map<string, Finish>()
+
+/** A short mark of a text (FNV-1a, 32 bits). */
+function markOf(text: string): string {
+  let h = 0x811c9dc5
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193)
+  return (h >>> 0).toString(36)
+}
+
+/** The finish of a lure in the box, or null where the catalogue no longer has it. The same for the same lure. */
+export function ownFinish({ id, lure, finishId, name, coats }: OwnLure): Finish | null {
+  const base = finishById(finishId)
+  if (!base || base.lure !== lure) return null
+  if (!coats || !Object.keys(coats).length) return base
+  const key = JSON.stringify([id, finishId, name, coats])
+  let finish = made.get(key)
+  if (!finish) {
+    const worn = Object.fromEntries(base.parts.map(p => [p.part, p.coat])) as Partial<Record<Part, Coat>>
+    for (const [part, coat] of Object.entries(coats))
+      worn[part as Part] = parseCoat(`${coat.colour.toLowerCase()}:${coat.material}`)
+    // What is drawn of it is kept by its id, so that other coats make another.
+    finish = buildFinish(lure, `${lure}.own-${id}-${markOf(key)}`, name, worn, base.mark, base.mimics)
+    made.set(key, finish)
+  }
+  return finish
+}
