@@ -2,6 +2,8 @@ import { useLocalStorage, useRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import type { DayRequest } from '#core/day/request'
+import { finishById } from '#core/lure/finish'
+import { useBoxStore } from '~/box/store'
 import { localTime } from '~/reading/clock'
 import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
@@ -19,6 +21,7 @@ const clockOf = (hour: number) => `${String(hour).padStart(2, '0')}:00`
 export const useDayStore = defineStore('day', () => {
   const reading = useReadingStore()
   const settings = useSettingsStore()
+  const box = useBoxStore()
   const set = useLocalStorage<DaySet>('piscator.day', structuredClone(FIRST_DAY), { mergeDefaults: true })
   const history = useRefHistory(set, { deep: true, capacity: STEPS })
 
@@ -50,6 +53,12 @@ export const useDayStore = defineStore('day', () => {
     () => localTime(reading.reading.timeMs, reading.reading.zone).set({ hour: 12, minute: 0 }).offset,
   )
 
+  /** Where plans keep to the box: what is in it of a lure, as long as anything is. */
+  function ownedOf(lure: string): { finishIds?: string[] } {
+    const mine = box.finishIds.filter(id => id.startsWith(`${lure}.`) && finishById(id))
+    return settings.onlyOwned && mine.length ? { finishIds: mine } : {}
+  }
+
   const request = computed<DayRequest>(() => {
     const {
       lure: _l,
@@ -68,7 +77,12 @@ export const useDayStore = defineStore('day', () => {
       place: { latitude, longitude, utcOffsetMin: utcOffsetMin.value },
       hours: hours.value.map((h, i) => ({ at: clockOf(i), ...h })),
       ...(bank ? { bank: { facingDeg: bank.facingDeg, heightM: bank.heightM, acrossM: bank.acrossM } } : {}),
-      lures: lanes.map(({ lure, place, depthM }) => ({ lure, place, ...(depthM === null ? {} : { depthM }) })),
+      lures: lanes.map(({ lure, place, depthM }) => ({
+        lure,
+        place,
+        ...(depthM === null ? {} : { depthM }),
+        ...ownedOf(lure),
+      })),
       changeCost: (changeMin / HOUR_MIN) * USUAL_SCORE,
       minSpellMin,
       packMost,

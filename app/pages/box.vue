@@ -173,7 +173,7 @@ onMounted(() => {
           <input
             v-model="off"
             type="range"
-            class="w-24"
+            class="h-11 w-24"
             min="0"
             max="160"
             aria-label="Distance of the fish"
@@ -193,7 +193,7 @@ onMounted(() => {
           <input
             v-model="minute"
             type="range"
-            class="w-24"
+            class="h-11 w-24"
             min="0"
             max="1430"
             step="10"
@@ -220,10 +220,15 @@ onMounted(() => {
             placeholder="Search"
             aria-label="Search the box"
           />
-          <label class="flex min-h-11 items-center gap-1">
-            <input v-model="withRetired" type="checkbox" class="h-5 w-5 accent-(--ink)" />
+          <button
+            type="button"
+            class="min-h-11 px-2"
+            :class="withRetired ? 'chosen' : 'underline'"
+            :aria-pressed="withRetired"
+            @click="withRetired = !withRetired"
+          >
             retired too
-          </label>
+          </button>
         </template>
       </div>
       <div v-if="records.state === 'here' && !box.all.length" class="p-6">

@@ -74,6 +74,12 @@ function setHour(min: number) {
 }
 const hour = computed(() => Math.min(23, Math.floor(cursorMin.value / 60)))
 
+/** Whoever opens an hour in Water finds its sky there. */
+function carryHour() {
+  const { cloud, wind, rain } = day.hours[hour.value]!
+  reading.set({ cloud, wind, rain })
+}
+
 const SKY_PX = computed(() => (phone.value ? 104 : 128))
 const SHADE_PX = 56
 /** Heights of what stands under the picture: axis and legend, px. */
@@ -149,7 +155,12 @@ onMounted(() => void waters.load())
       <button type="button" @click="sheet = 'setup'">Rods and banks</button>
       <button type="button" @click="sheet = 'plans'">Kept plans</button>
       <button type="button" class="disabled:opacity-60" :disabled="!day.canUndo" @click="day.undo()">Undo</button>
-      <NuxtLink to="/" class="flex min-h-11 items-center px-2.25" :aria-label="`Open ${clock(cursorMin)} in Water`">
+      <NuxtLink
+        to="/"
+        class="flex min-h-11 items-center px-2.25"
+        :aria-label="`Open ${clock(cursorMin)} in Water`"
+        @click="carryHour"
+      >
         {{ clock(cursorMin) }} in Water
       </NuxtLink>
     </TopBar>
@@ -243,7 +254,12 @@ onMounted(() => void waters.load())
       <button type="button" @click="sheet = 'setup'">Rods and banks</button>
       <button type="button" @click="sheet = 'plans'">Kept plans</button>
       <button type="button" class="disabled:opacity-60" :disabled="!day.canUndo" @click="day.undo()">Undo</button>
-      <NuxtLink to="/" class="flex min-h-11 items-center px-2.25" :aria-label="`Open ${clock(cursorMin)} in Water`">
+      <NuxtLink
+        to="/"
+        class="flex min-h-11 items-center px-2.25"
+        :aria-label="`Open ${clock(cursorMin)} in Water`"
+        @click="carryHour"
+      >
         {{ clock(cursorMin) }} in Water
       </NuxtLink>
     </TopBar>

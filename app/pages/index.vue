@@ -23,6 +23,8 @@ import { useKeeping } from '~/kept/useKeeping'
 import { useKeys } from '~/settings/useKeys'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useScreen } from '~/screen/useScreen'
+import { useBoxStore } from '~/box/store'
+import { useRecordsStore } from '~/records/store'
 import { useCallsStore } from '~/kept/store'
 import { useReadingStore } from '~/reading/store'
 import { THEMES, useSettingsStore } from '~/settings/store'
@@ -36,6 +38,8 @@ import { BACKGROUNDS } from '#core/sight/backgrounds'
 const store = useReadingStore()
 const settings = useSettingsStore()
 const calls = useCallsStore()
+const box = useBoxStore()
+const records = useRecordsStore()
 const waters = useWatersStore()
 useReadingLink()
 
@@ -53,6 +57,8 @@ const answers = useScreen(() => ({
   selectedId: chosenId.value,
   stripM: stripM.value,
   draft: held.value,
+  owned: box.finishIds.filter(id => id.startsWith(`${store.reading.lure}.`)),
+  onlyOwned: settings.onlyOwned,
   waterId: store.reading.waterId,
 }))
 const { screen, plate, slow, failed, cancel } = answers
@@ -102,6 +108,7 @@ useKeys({
 onMounted(() => {
   void calls.load()
   void waters.load()
+  void records.load()
 })
 const TITLES: Record<SheetName, string> = {
   conditions: 'Conditions',

@@ -3,9 +3,11 @@ import type { Request } from '#core/request/request'
 import type { Side } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
 import type { Answer, Ranked } from '#core/ranking/answer'
-import { rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
+import { placesOf } from '#core/ranking/closeCall'
+import { type Worked, rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
 import { type Watcher, painter, waterColumn } from '#core/picture/underWater'
 import { type ContrastCurve, contrastCurve } from '#core/sight/curve'
+import { apartJnd } from '#core/sight/measure'
 import { looksOf } from '#core/sight/likeness'
 import { colourShareOf } from '#core/sight/scene'
 import { BITE_M } from '#core/sight/view'
@@ -21,6 +23,10 @@ export interface ScreenAsk {
   depthsM: number[]
   side: Side
   watcher: Watcher
+  /** The catalogue's finishes in the box; null where there is no box. */
+  owned?: readonly string[] | null
+  /** Only what is owned is listed, as long as anything of this lure is. */
+  onlyOwned?: boolean
   /** The finish on the plate; the first pick when it is not of this lure. */
   selectedId: string | null
   /** Distances of the as-seen strip, m. */
@@ -96,6 +102,8 @@ export interface Draft {
 
 /** The rest of the screen, for when the finger rests: plate, rods, sheets. */
 export interface Rest {
+  /** Where the first pick is not in the box: what is, and nearest to it; steps the fish can just tell. */
+  nearest: { finishId: string; name: string; steps: number } | null
   answer: Omit<Answer, 'ranked' | 'version'>
   strip: SeenOut[]
   curves: Curve[]
@@ -132,9 +140,25 @@ function lineOf(r: Ranked, next: Ranked | undefined, side: Side, said: ReadonlyS
 /** Points along the contrast curves. */
 const CURVE_POINTS = 40
 
+const LEAST_RODS = 3
+
+/** A ranking of some of its finishes alone. */
+const keptTo = (worked: Worked, ranked: Worked['ranked']): Worked => ({ ...worked, ranked, places: placesOf(ranked) })
+
+/** What of the box comes nearest to a pick that is not in it. */
+function nearestOf(first: Worked['ranked'][number], owned: Worked['ranked']): Rest['nearest'] {
+  if (!owned.length || owned.includes(first)) return null
+  const steps = owned.map(j => apartJnd(first, j))
+  const i = steps.indexOf(Math.min(...steps))
+  const { id, name } = owned[i]!.finish
+  return { finishId: id, name, steps: steps[i]! }
+}
+
 /** Work out a screen, or the draft of one. Pure: used by the worker, and on the page where workers are refused. */
 export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
-  const worked = rank(ask.request)
+  const everything = rank(ask.request)
+  const owned = everything.ranked.filter(j => ask.owned?.includes(j.finish.id))
+  const worked = ask.onlyOwned && owned.length ? keptTo(everything, owned) : everything
   const { moment, ranked, judge } = worked
   const { scene, conditions } = moment
   const paint = painter(scene, ask.side, ask.watcher)
@@ -204,7 +228,9 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
   const ranges = Array.from({ length: CURVE_POINTS }, (_, i) => Math.max(0.02, (farthest * i) / (CURVE_POINTS - 1)))
   return {
     ...draft,
-    answer: restOfAnswer(worked),
+    // Three rods cannot be had of fewer than three lures: then the whole catalogue advises.
+    answer: restOfAnswer(ranked.length < LEAST_RODS ? everything : worked),
+    nearest: nearestOf(everything.ranked[0]!, owned),
     strip: ask.stripM.map(m => seenAt(selected, Math.max(BITE_M / 3, m))),
     curves: [selected, ...rivals].map(j => ({
       ...contrastCurve(scene, ask.side, j.finish, ranges),

@@ -3,7 +3,7 @@ import type { CustomId } from '#core/words/customs'
 import type { SchoolId } from '#core/words/schools'
 import type { SpeciesId } from '#core/eye/species'
 import type { Family } from '#core/paintwork/families'
-import type { Traits } from '#core/lure/finish'
+import type { Finish, Traits } from '#core/lure/finish'
 import type { Forage } from '#core/prey/forage'
 import { type LureId, type LureType, lureType } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
@@ -147,9 +147,21 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
   return k
 }
 
-/** How far a finish is what a custom speaks for, 0-1: most if the family leads, less if it only shows. */
-export function fits(want: Favours, m: Measured): number {
-  const { families, traits, mimics, parts } = m.finish
+const known = new WeakMap<Favours, WeakMap<Finish, number>>()
+
+/**
+ * How far a finish is what a custom speaks for, 0-1: most if the family leads, less if it only shows. Neither changes
+ * with the water, so it is found once.
+ */
+export function fits(want: Favours, { finish }: Measured): number {
+  let of = known.get(want)
+  if (!of) known.set(want, (of = new WeakMap()))
+  let fit = of.get(finish)
+  if (fit === undefined) of.set(finish, (fit = fitOf(want, finish)))
+  return fit
+}
+
+function fitOf(want: Favours, { families, traits, mimics, parts }: Finish): number {
   if (want.mimics && !(mimics && want.mimics.includes(mimics))) return 0
   if (want.first && !want.first.includes(families[0]!)) return 0
   if (want.only && !families.every(f => want.only!.includes(f))) return 0

@@ -46,15 +46,25 @@ export interface PreyLook {
   sight: Sight
 }
 
+const preyFinishes = new Map<string, Finish>()
+
+/** The prey as a finish of a lure: its coats on the lure's own parts. Made once. */
+function preyFinish(lure: LureId, kind: Forage): Finish {
+  const id = `${lure} ${kind}`
+  let finish = preyFinishes.get(id)
+  if (!finish) {
+    const coats = Object.fromEntries((Object.keys(lureType(lure).parts) as Part[]).map(p => [p, preyCoat(kind, p)]))
+    preyFinishes.set(id, (finish = buildFinish(lure, `prey.${kind}`, kind, coats)))
+  }
+  return finish
+}
+
 /** The prey drawn on this lure's parts and looked at in the same scene. */
 export function preyLooks(scene: Scene, shares: readonly { kind: Forage; share: number }[]): PreyLook[] {
   const lure = scene.input.lure
   return shares
     .filter(s => s.share >= 0.03)
-    .map(({ kind, share }) => {
-      const coats = Object.fromEntries((Object.keys(lureType(lure).parts) as Part[]).map(p => [p, preyCoat(kind, p)]))
-      return { kind, share, sight: look(buildFinish(lure, `prey.${kind}`, kind, coats), scene.stage) }
-    })
+    .map(({ kind, share }) => ({ kind, share, sight: look(preyFinish(lure, kind), scene.stage) }))
 }
 
 /** Measure one finish. */

@@ -1,13 +1,15 @@
 import '../../tests/lightTable'
 import { existsSync } from 'node:fs'
 import { benchAnswers, benchServer } from './answers'
+import { benchDay } from './day'
 import { benchDrag } from './drag'
+import { benchKit } from './kit'
 import { benchOptics } from './optics'
 import { benchReadings } from './readings'
 import { benchStability } from './stability'
 
 /**
- * `npm run bench [optics|answers|stability|readings|server|drag]`: times and ratios, printed, never asserted:
+ * `npm run bench [optics|answers|stability|readings|day|kit|server|drag]`: times and ratios, printed, never asserted:
  * machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
@@ -16,6 +18,8 @@ if (run('optics')) benchOptics()
 if (run('answers')) benchAnswers()
 if (run('stability')) benchStability()
 if (run('readings')) benchReadings()
+if (run('day')) benchDay()
+if (run('kit')) await benchKit()
 if ((run('server') || run('drag')) && !existsSync('.output/server/index.mjs'))
   console.log('\nBuild first (./run demo) for the server and drag benchmarks.')
 else {

@@ -5,6 +5,7 @@ import { finishById } from '#core/lure/finish'
 import { useFigurePictures } from '~/components/figure/useFigurePictures'
 import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
+import { useBoxStore } from '~/box/store'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { type CallShown, callShown, shows } from '~/screen/callShown'
@@ -15,9 +16,10 @@ import CallRow, { ROW_LINE, ROW_PX } from './CallRow.vue'
 /** The ranked calls: as many rows as fit are drawn, the rest when they are scrolled to. */
 const props = defineProps<{ phone: boolean }>()
 const emit = defineEmits<{ select: [id: string]; move: [id: string] }>()
-const { list: shown, inSight } = useAnswers()
+const { list: shown, inSight, plate } = useAnswers()
 const store = useReadingStore()
 const settings = useSettingsStore()
+const box = useBoxStore()
 const { lengthText } = useUnits()
 
 const rowHeight = computed(() => (props.phone ? ROW_PX.phone : ROW_PX.desk))
@@ -68,6 +70,16 @@ watch([() => shown.value?.answer.lure, inks], () =>
     ROW_LINE,
   ),
 )
+/** What the box says of the first pick. */
+const ownedWords = computed(() => {
+  if (!box.carried.length) return ''
+  const none = !box.finishIds.some(id => id.startsWith(`${store.reading.lure}.`))
+  if (none) return settings.onlyOwned ? 'Nothing of this lure is in your box: all finishes are shown.' : ''
+  const { nearest } = plate.value ?? {}
+  if (!nearest || settings.onlyOwned) return ''
+  const near = nearest.steps < 1 ? 'the same to the fish' : `${Math.round(nearest.steps)} steps off to the fish`
+  return `The first pick is not in your box. Nearest: your ${nearest.name.toLowerCase()}, ${near}.`
+})
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {
   const calls = shown.value?.answer.rows ?? []
@@ -101,7 +113,21 @@ defineExpose({ step })
         :options="WATCHER_OPTIONS"
         @change="v => (settings.watcher = v)"
       />
-      <span class="ml-auto flex items-center gap-2 px-2 text-ink2 max-xl:hidden max-md:flex" aria-hidden="true">
+      <button
+        v-if="box.carried.length"
+        type="button"
+        class="ml-auto px-2 text-label font-semibold"
+        :class="settings.onlyOwned ? 'chosen' : ''"
+        :aria-pressed="settings.onlyOwned"
+        @click="settings.onlyOwned = !settings.onlyOwned"
+      >
+        Only my box
+      </button>
+      <span
+        class="flex items-center gap-2 px-2 text-ink2 max-xl:hidden max-md:flex"
+        :class="box.carried.length ? '' : 'ml-auto'"
+        aria-hidden="true"
+      >
         <span class="flex items-center gap-1">
           <span class="inline-block h-1.5 w-4 bg-ink" />
           colour
@@ -116,6 +142,7 @@ defineExpose({ step })
       False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is
       used to.
     </p>
+    <p v-if="ownedWords" class="border-b border-hair px-3 py-1 text-note">{{ ownedWords }}</p>
     <p class="off" aria-live="polite">{{ first ? `First pick: ${first}` : '' }}</p>
     <div v-if="!ready" class="flex flex-1 flex-col" aria-busy="true">
       <p class="p-3">Working out what the fish can see …</p>

@@ -4,13 +4,17 @@ import type { LureId } from '#core/lure/types'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import { FIRST_BANK, type LaneSet, MOST_LANES } from '~/day/fields'
+import { useBoxStore } from '~/box/store'
 import { useDayStore } from '~/day/store'
+import { useSettingsStore } from '~/settings/store'
 import { plainScale } from '~/settings/plainScale'
 import { useUnits } from '~/settings/useUnits'
 import { LURE_OPTIONS, WIND_OPTIONS } from '~/words/options'
 
 /** Everything about a day in words and numbers: rods, the pack, what a change costs, the banks, and the hours. */
 const day = useDayStore()
+const box = useBoxStore()
+const settings = useSettingsStore()
 const { length } = useUnits()
 const s = computed(() => day.set)
 const MINUTES = plainScale('min', 0)
@@ -68,6 +72,10 @@ const two = (h: number) => `${h}:00`
         A rod is fished in the shade: say below how the banks stand.
       </p>
       <h3 class="figure mt-5 mb-1 text-value font-bold">Packing and changing</h3>
+      <label v-if="box.carried.length" class="row">
+        Only what is in my box
+        <input v-model="settings.onlyOwned" type="checkbox" class="h-5 w-5 accent-(--ink)" />
+      </label>
       <p class="row">
         Most lures to pack
         <NumberField
