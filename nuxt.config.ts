@@ -26,6 +26,8 @@ export default defineNuxtConfig({
   css: ['~/assets/main.css'],
   runtimeConfig: {
     databaseUrl: '',
+    // A SensorThings service with the weather to come: the simulated station's, in the demonstration.
+    stationUrl: '',
     session: { password: '' },
     public: { version: pkg.version },
   },

@@ -130,6 +130,22 @@ const paths = (callId: JsonSchema) => ({
       responses: { 200: plain('A list of waters.'), 503: busy },
     },
   },
+  '/forecast': {
+    get: {
+      summary: "The day's weather and tide from the station; simulated.",
+      parameters: [
+        { name: 'date', in: 'query', required: true, schema: { type: 'string' }, description: 'like 2026-05-10' },
+        {
+          name: 'utcOffsetMin',
+          in: 'query',
+          required: true,
+          schema: { type: 'integer' },
+          description: 'minutes the clock of the place is ahead of UTC',
+        },
+      ],
+      responses: { 200: plain('Hours, perhaps with holes, and the tide.'), 422: refused, 503: plain('It is away.') },
+    },
+  },
   '/sync': {
     post: {
       summary: "Records of the angler's devices: events in, acknowledged ids and other devices' events out, by cursor.",

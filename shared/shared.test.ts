@@ -180,6 +180,7 @@ describe('the OpenAPI description', () => {
       '/calls',
       '/calls/{id}',
       '/day-plans',
+      '/forecast',
       '/health',
       '/health/ready',
       '/kits',

@@ -42,8 +42,83 @@ async function desk(page: Page): Promise<void> {
   await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 })
 }
 
+/** An hour of the day's sky. */
+const sky = (cloud: number, wind: string, storm = false) => ({ cloud, wind, rain: storm, lightning: storm })
+/** A day that clouds over, storms and clears. */
+const HOURS = Array.from({ length: 24 }, (_, h) =>
+  h < 9
+    ? sky(0.15, 'calm')
+    : h < 13
+      ? sky(0.2 + 0.05 * (h - 9), 'ripple')
+      : h < 17
+        ? sky(0.4 + 0.15 * (h - 13), 'chop')
+        : h === 17
+          ? sky(1, 'chop', true)
+          : sky(Math.max(0.3, 0.9 - 0.2 * (h - 18)), h < 20 ? 'ripple' : 'calm'),
+)
+const rods = (...lures: string[]) =>
+  lures.map(lure => ({ lure, place: lure === 'walking-topwater' ? 'shade' : 'open', depthM: null }))
+const DAY_SET = {
+  lanes: rods('walking-topwater', 'spinnerbait', 'jerkbait', 'stick-worm'),
+  hours: HOURS,
+  tide: null,
+  bank: { facingDeg: 90, heightM: 11, acrossHeightM: 14, acrossM: 46 },
+  packMost: 7,
+  changeMin: 4,
+  minSpellMin: 60,
+}
+const SOUND_SET = {
+  ...DAY_SET,
+  lanes: rods('popper', 'inshore-paddletail', 'inshore-twitchbait'),
+  bank: null,
+  hours: null,
+}
+const SOUND = [
+  '?water=018f0000-0000-4000-8000-000000000005&lat=32.1&lon=-81.2&salt=salt&fish=red-drum&vis=1.4&tint=green',
+  'temp=26&at=2026-06-14T14:40&bottom=2.4&behind=sand&lure=popper',
+].join('&')
+
+async function planned(page: Page): Promise<void> {
+  await page.getByText('of 100.', { exact: false }).first().waitFor({ timeout: 60_000 })
+  await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 })
+}
+/** The sound's day by the station's forecast and tide. */
+async function tide(page: Page): Promise<void> {
+  await planned(page)
+  await page.getByRole('button', { name: 'Rods and banks' }).click()
+  await page.getByRole('button', { name: 'Take the forecast' }).click()
+  await page.getByText('Taken from').waitFor()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.waitForTimeout(600)
+  await planned(page)
+}
+
+/** What the box of the pictures holds. */
+const BOX = [
+  ['shallow-crankbait', 'chartreuse-black red-craw bone lemon-shad silver-shad chrome-blue white pearl-shad'],
+  ['jerkbait', 'silver-shad ghost-shad perch matte-pearl'],
+  ['walking-topwater', 'bone black frog-green'],
+  ['spinnerbait', 'white-gold all-black chartreuse-white-painted'],
+  ['casting-jig', 'black-blue brown-orange green-pumpkin'],
+  ['stick-worm', 'green-pumpkin-orange black-blue-tips moss'],
+].flatMap(([lure, ids]) => ids!.split(' ').map(id => `${lure}.${id}`))
+async function filled(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Files' }).first().click()
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'box.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`finish\n${BOX.join('\n')}\n`),
+  })
+  await page.getByText(/\d+ added/).waitFor()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByText(/Proven: no kit/).waitFor({ timeout: 90_000 })
+}
+
 interface Shot {
   name: string
+  /** Where it is looked at: the water where none is named. */
+  place?: 'day' | 'box'
+  set?: Record<string, unknown>
   query: string
   theme: 'noon' | 'dusk' | 'night'
   size: [number, number]
@@ -82,21 +157,47 @@ const SHOTS: Shot[] = [
       await p.keyboard.press('h')
     },
   },
+  { name: 'day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: DESK, then: planned },
+  { name: 'day-night', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'night', size: DESK, then: planned },
+  { name: 'day-tide', place: 'day', set: { day: SOUND_SET }, query: SOUND, theme: 'dusk', size: DESK, then: tide },
+  { name: 'phone-day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: PHONE, then: planned },
+  { name: 'box', place: 'box', query: DAY, theme: 'noon', size: DESK, then: filled },
+  {
+    name: 'box-map',
+    place: 'box',
+    query: DAY,
+    theme: 'dusk',
+    size: DESK,
+    then: async p => {
+      await filled(p)
+      await p.getByRole('button', { name: /^Sorted/ }).click()
+      await p.getByRole('option', { name: /map/ }).click()
+      await p.getByRole('button', { name: /^Lure:/ }).click()
+      await p.getByRole('option', { name: 'Shallow crankbait' }).click()
+      await p.getByText(/stress/).waitFor()
+      await p.waitForTimeout(800)
+    },
+  },
+  { name: 'phone-box', place: 'box', query: DAY, theme: 'noon', size: PHONE, then: filled },
 ]
+const wanted = process.argv.slice(2)
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
-for (const shot of SHOTS) {
+for (const shot of SHOTS.filter(s => !wanted.length || wanted.includes(s.name))) {
   const context = await browser.newContext({ viewport: { width: shot.size[0], height: shot.size[1] } })
   const page = await context.newPage()
   await page.addInitScript(
-    ([theme, learnt]) => {
+    ([theme, learnt, set]) => {
       localStorage.setItem('piscator.theme', theme!)
       localStorage.setItem('piscator.learnt', learnt!)
+      for (const [key, value] of Object.entries(JSON.parse(set!) as object))
+        if (!localStorage.getItem(`piscator.${key}`)) localStorage.setItem(`piscator.${key}`, JSON.stringify(value))
     },
-    [shot.theme, JSON.stringify(['sky', 'surface', 'disc', 'tint', 'lure', 'fish'])],
+    [shot.theme, JSON.stringify(['sky', 'surface', 'disc', 'tint', 'lure', 'fish']), JSON.stringify(shot.set ?? {})],
   )
-  await page.goto(BASE + '/' + shot.query)
-  await page.getByTestId('call').first().waitFor()
+  await page.goto(`${BASE}/${shot.place ?? ''}${shot.query}`)
+  if (shot.place) await page.getByRole('link', { name: 'Water', exact: true }).waitFor()
+  else await page.getByTestId('call').first().waitFor()
   await page.waitForTimeout(900)
   await shot.then?.(page)
   await page.waitForTimeout(700)

@@ -38,11 +38,18 @@ export interface BoxQuestion {
   mapped: LureId | null
 }
 
+/** What a kit is for: waters to draw scenes from, or scenes that were fished; and what must and must not be in it. */
+export interface KitQuestion {
+  of: { sample: Omit<SampleAsk, 'lures'> } | { scenes: Scene[] }
+  keep: string[]
+  drop: string[]
+}
+
 /**
  * The box worked out in workers: one for how it looks in today's water, type by type, and one for the kit, which takes
  * seconds and may be stopped.
  */
-export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lures'> | null) {
+export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null) {
   const trays = shallowRef<TrayShown[]>([])
   const map = shallowRef<MapShown | null>(null)
   const failed = ref(false)
@@ -54,7 +61,7 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lu
   const counting = workerHand(makeWorker, onPage)
   let newest = 0
   let newestKit = 0
-  let scored: { key: string; scores: SceneScores[]; scenes: Scene[] } | null = null
+  let scored: { key: string; scores: SceneScores[] } | null = null
 
   async function look(): Promise<void> {
     const mine = ++newest
@@ -86,11 +93,15 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lu
   }
 
   /** Scenes as they are fished, scored once for all kits of the same lures. */
-  async function score(sample: SampleAsk, owned: OwnLure[], stale: () => boolean) {
+  async function score(of: KitQuestion['of'], owned: OwnLure[], stale: () => boolean) {
     const own = owned.filter(o => o.coats && Object.keys(o.coats).length)
-    const key = JSON.stringify([sample, own])
+    const lures = [...new Set(owned.map(o => o.lure))].sort()
+    const key = JSON.stringify([of, lures, own])
     if (scored?.key === key) return scored.scores
-    const scenes = (await counting.work({ kind: 'sample', ask: sample, seed: SEED })) as Scene[]
+    const scenes =
+      'scenes' in of
+        ? of.scenes.filter(s => lures.includes(s.lure))
+        : ((await counting.work({ kind: 'sample', ask: { ...of.sample, lures }, seed: SEED })) as Scene[])
     const scores: SceneScores[] = []
     for (let i = 0; i < scenes.length; i += AT_ONCE) {
       const some = scenes.slice(i, i + AT_ONCE)
@@ -98,7 +109,7 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lu
       if (stale()) return null
       kitProgress.value = { share: (0.9 * scores.length) / scenes.length, gap: null }
     }
-    scored = { key, scores, scenes }
+    scored = { key, scores }
     return scores
   }
 
@@ -106,20 +117,20 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lu
     const mine = ++newestKit
     const stale = () => mine !== newestKit
     const { owned } = ask()
-    const sample = kitAsk()
+    const question = kitAsk()
     stopped.value = false
-    if (!owned.length || !sample) {
+    if (!owned.length || !question) {
       kit.value = null
       kitProgress.value = null
       return
     }
     try {
       kitProgress.value = { share: 0, gap: null }
-      const lures = [...new Set(owned.map(o => o.lure))].sort()
-      const scores = await score({ ...sample, lures }, owned, stale)
+      const scores = await score(question.of, owned, stale)
       if (!scores || stale()) return
-      const most = Math.min(MOST_KIT, owned.length)
-      let step = (await counting.work({ kind: 'kit-begin', scored: scores, owned, most })) as KitStep
+      const { keep, drop } = question
+      const most = Math.max(keep.length, Math.min(MOST_KIT, owned.length))
+      let step = (await counting.work({ kind: 'kit-begin', scored: scores, owned, most, keep, drop })) as KitStep
       while ('progress' in step) {
         if (stale()) return
         const { done, total, gap }: KitProgress = step.progress
@@ -145,10 +156,16 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => Omit<SampleAsk, 'lu
   async function sameAs(finishId: string): Promise<SameShown[]> {
     const { owned } = ask()
     const lure = finishId.split('.')[0] as LureId
-    const sample = kitAsk()
-    if (!sample) return []
-    const one = { ...sample, lures: [lure], moments: SAME_SCENES }
-    const scenes = (await today.work({ kind: 'sample', ask: one, seed: SEED })) as Scene[]
+    const of = kitAsk()?.of
+    if (!of) return []
+    const scenes =
+      'scenes' in of
+        ? of.scenes.filter(s => s.lure === lure).slice(0, SAME_SCENES)
+        : ((await today.work({
+            kind: 'sample',
+            ask: { ...of.sample, lures: [lure], moments: SAME_SCENES },
+            seed: SEED,
+          })) as Scene[])
     return (await today.work({ kind: 'same', scenes, finishId, owned })) as SameShown[]
   }
 

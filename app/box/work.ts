@@ -43,7 +43,7 @@ export type BoxAsk =
   | { kind: 'map'; request: Request; lure: LureId; owned: OwnLure[]; fishM: number }
   | { kind: 'sample'; ask: SampleAsk; seed: number }
   | { kind: 'score'; scenes: Scene[]; owned: OwnLure[] }
-  | { kind: 'kit-begin'; scored: SceneScores[]; owned: OwnLure[]; most: number }
+  | { kind: 'kit-begin'; scored: SceneScores[]; owned: OwnLure[]; most: number; keep: string[]; drop: string[] }
   | { kind: 'kit-go-on' }
   | { kind: 'same'; scenes: Scene[]; finishId: string; owned: OwnLure[] }
 export type KitStep = { progress: KitProgress } | { answer: KitAnswer }
@@ -73,9 +73,9 @@ let kit: Generator<KitProgress, KitAnswer> | null = null
 const extraOf = (owned: readonly OwnLure[]) =>
   owned.flatMap(o => (o.coats && Object.keys(o.coats).length ? [ownFinish(o)] : [])).filter(f => f !== null)
 
-function kitBegin({ scored, owned, most }: Extract<BoxAsk, { kind: 'kit-begin' }>): KitStep {
+function kitBegin({ scored, owned, most, keep, drop }: Extract<BoxAsk, { kind: 'kit-begin' }>): KitStep {
   const ids = [...new Set(owned.flatMap(o => ownFinish(o)?.id ?? []))]
-  kit = kitSteps(scored, { owned: ids, sizes: [1, most], extra: extraOf(owned) })
+  kit = kitSteps(scored, { owned: ids, sizes: [1, most], keep, drop, extra: extraOf(owned) })
   return kitGoOn()
 }
 function kitGoOn(): KitStep {

@@ -28,6 +28,8 @@ export interface BankSet {
 /** Everything an angler sets about a day beside the water, the place and the date. */
 export interface DaySet {
   lanes: LaneSet[]
+  /** The tide about its mean by the half hour of the place's clock, m, where a forecast told it. */
+  tide: { atMin: number; heightM: number }[] | null
   /** Hours 0-23 of the place's clock; null: as the reading has it, all day. */
   hours: HourSet[] | null
   bank: BankSet | null
@@ -45,6 +47,7 @@ export const FIRST_DAY: DaySet = {
     { lure: 'stick-worm', place: 'open', depthM: null },
   ],
   hours: null,
+  tide: null,
   bank: null,
   packMost: 7,
   changeMin: 4,

@@ -1,7 +1,10 @@
 import { useLocalStorage, useRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { weatherOf } from '#core/day/forecast'
 import type { DayRequest } from '#core/day/request'
+import type { Tide } from '#core/request/request'
+import type { ForecastOut } from '#shared/schema/forecast'
 import { finishById } from '#core/lure/finish'
 import { useBoxStore } from '~/box/store'
 import { localTime } from '~/reading/clock'
@@ -11,6 +14,9 @@ import { useSettingsStore } from '~/settings/store'
 import { type DaySet, FIRST_DAY, HOURS, type HourSet, USUAL_SCORE } from './fields'
 
 const HOUR_MIN = 60
+const DAY_MIN = 1440
+/** A tide that moves less in an hour stands, m. */
+const SLACK_M = 0.1
 const STEPS = 60
 /** A hand's width of hours: pulling the cloud at one hour takes its neighbours along, the nearer the more. */
 const REACH_H = 2.5
@@ -36,6 +42,38 @@ export const useDayStore = defineStore('day', () => {
   })
   function setHour(hour: number, patch: Partial<HourSet>): void {
     change({ hours: hours.value.map((h, i) => (i === hour ? { ...h, ...patch } : h)) })
+  }
+  const forecast = ref<'none' | 'coming' | 'here' | 'away'>('none')
+  /** Take the hours, and in salt water the tide, from the station; what it does not tell stays as it was. */
+  async function takeForecast(): Promise<void> {
+    forecast.value = 'coming'
+    try {
+      const query = new URLSearchParams({ date: date.value, utcOffsetMin: String(utcOffsetMin.value) })
+      const response = await fetch(`/api/v1/forecast?${query}`)
+      if (!response.ok) throw new Error(String(response.status))
+      const told = (await response.json()) as ForecastOut
+      if (!told.hours.length) throw new Error('nothing told')
+      const weather = weatherOf(told.hours, 0, DAY_MIN)
+      change({
+        hours: Array.from({ length: HOURS }, (_, i) => {
+          const { cloud, wind, rain, lightning } = weather(i * HOUR_MIN)
+          return { cloud: Math.round(100 * cloud) / 100, wind, rain, lightning }
+        }),
+        tide: reading.reading.salinity === 'fresh' || !told.tide.length ? null : told.tide,
+      })
+      forecast.value = 'here'
+    } catch {
+      forecast.value = 'away'
+    }
+  }
+  /** Whether the tide rises, falls or stands at an hour; nothing where it is not known. */
+  function tideAt(hour: number): { tide: Tide } | Record<string, never> {
+    const { tide } = set.value
+    if (!tide || reading.reading.salinity === 'fresh') return {}
+    const at = (min: number) =>
+      tide.reduce((a, b) => (Math.abs(b.atMin - min) < Math.abs(a.atMin - min) ? b : a)).heightM
+    const perHour = at(hour * HOUR_MIN + 30) - at(hour * HOUR_MIN - 30)
+    return { tide: Math.abs(perHour) < SLACK_M ? 'slack' : perHour > 0 ? 'rising' : 'falling' }
   }
   /** Pull the cloud's edge at an hour, its neighbours with it. */
   function pullCloud(hour: number, to: number): void {
@@ -75,7 +113,7 @@ export const useDayStore = defineStore('day', () => {
       ...asked,
       date: date.value,
       place: { latitude, longitude, utcOffsetMin: utcOffsetMin.value },
-      hours: hours.value.map((h, i) => ({ at: clockOf(i), ...h })),
+      hours: hours.value.map((h, i) => ({ at: clockOf(i), ...h, ...tideAt(i) })),
       ...(bank ? { bank: { facingDeg: bank.facingDeg, heightM: bank.heightM, acrossM: bank.acrossM } } : {}),
       lures: lanes.map(({ lure, place, depthM }) => ({
         lure,
@@ -94,6 +132,8 @@ export const useDayStore = defineStore('day', () => {
     hours,
     setHour,
     pullCloud,
+    forecast,
+    takeForecast,
     date,
     request,
     undo: history.undo,

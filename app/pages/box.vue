@@ -14,6 +14,8 @@ import Sheet from '~/components/common/Sheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
+import type { Request } from '#core/request/request'
+import { useCallsStore } from '~/kept/store'
 import { useBox } from '~/box/useBox'
 import { ownOf, useBoxStore } from '~/box/store'
 import { atMinute, clock, localTime, minuteOfDay } from '~/reading/clock'
@@ -34,6 +36,7 @@ const records = useRecordsStore()
 const settings = useSettingsStore()
 const waters = useWatersStore()
 const box = useBoxStore()
+const calls = useCallsStore()
 const phone = useMediaQuery('(max-width: 899px)')
 const { length, lengthText } = useUnits()
 const s = computed(() => reading.reading)
@@ -74,24 +77,41 @@ const answers = useBox(
     fishM: s.value.fishM,
     mapped: view.value === 'map' ? mapLure.value : null,
   }),
-  () =>
-    fished.value.length
+  () => {
+    const owned = new Set(box.finishIds)
+    const [keep, drop] = [settings.kitKeep, settings.kitDrop].map(ids => ids.filter(id => owned.has(id)))
+    const pins = { keep: keep!, drop: drop! }
+    if (settings.kitFor === 'calls')
+      return calls.all.length ? { of: { scenes: calls.all.map(c => sceneOf(c.asked)) }, ...pins } : null
+    return fished.value.length
       ? {
-          waters: fished.value.map(w => ({
-            visibilityM: w.usualVisibilityM,
-            tint: w.usualTint,
-            salinity: w.salinity,
-            latitude: w.latitude,
-            longitude: w.longitude,
-            prey: w.prey,
-          })),
-          species: s.value.species,
-          moments: 120,
-          year: localTime(s.value.timeMs, s.value.zone).year,
+          ...pins,
+          of: {
+            sample: {
+              waters: fished.value.map(w => ({
+                visibilityM: w.usualVisibilityM,
+                tint: w.usualTint,
+                salinity: w.salinity,
+                latitude: w.latitude,
+                longitude: w.longitude,
+                prey: w.prey,
+              })),
+              species: s.value.species,
+              moments: 120,
+              year: localTime(s.value.timeMs, s.value.zone).year,
+            },
+          },
         }
-      : null,
+      : null
+  },
 )
+/** A kept call as a scene that was fished. */
+const sceneOf = ({ limit: _, ...asked }: Request) => asked
 const { trays, map, failed, kit, kitProgress, stopped, stop, choose, sameAs, lookCount } = answers
+const fishedWords = computed(() => {
+  if (settings.kitFor === 'calls') return `the ${calls.all.length} calls you kept`
+  return `${fished.value.length === 1 ? fished.value[0]!.name : `${fished.value.length} waters`}, through the year`
+})
 const size = ref(6)
 const kitIds = computed(
   () => (kit.value?.curve.find(c => c.size === size.value) ?? kit.value?.curve.at(-1))?.finishIds ?? [],
@@ -124,6 +144,10 @@ function buy(finishId: string | null) {
   bought.value = finishId
   sheet.value = 'add'
 }
+const KIT_FOR = [
+  { value: 'waters' as const, words: 'my waters, through the year' },
+  { value: 'calls' as const, words: 'the calls I kept' },
+]
 const turnWater = (id: string) => {
   const now = settings.kitWaters.length ? settings.kitWaters : waters.list.map(w => w.id)
   settings.kitWaters = now.includes(id) ? now.filter(w => w !== id) : [...now, id]
@@ -133,11 +157,12 @@ const TITLES: Record<SheetName, string> = {
   edit: 'A lure of the box',
   files: 'The box as a file',
   where: 'Where and when',
-  waters: 'The waters you fish',
+  waters: 'What the kit is for',
 }
 onMounted(() => {
   void waters.load()
   void records.load()
+  void calls.load()
 })
 </script>
 
@@ -155,7 +180,7 @@ onMounted(() => {
     </TopBar>
     <div
       class="flex min-h-0 min-w-0 flex-col"
-      :class="phone ? (view === 'map' ? 'h-[80dvh]' : 'h-[72dvh]') : 'border-r-2 border-ink'"
+      :class="phone ? (view === 'map' ? 'h-[80dvh]' : 'h-[72dvh]') : 'col-1 row-2 border-r-2 border-ink'"
       :inert="sheet !== null"
     >
       <p v-if="records.words" role="status" class="border-b border-ink px-3 py-1 text-note">{{ records.words }}</p>
@@ -247,7 +272,7 @@ onMounted(() => {
     </div>
     <div
       class="min-h-0 overflow-y-auto"
-      :class="phone ? 'border-t-2 border-ink' : ''"
+      :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
       tabindex="0"
       role="region"
       aria-label="Kit and gaps"
@@ -261,7 +286,7 @@ onMounted(() => {
         :lures="box.carried"
         :look-count="lookCount"
         :size="size"
-        :waters="fished.length === 1 ? fished[0]!.name : `${fished.length} waters`"
+        :fished="fishedWords"
         @size="n => (size = n)"
         @stop="stop"
         @start="choose"
@@ -280,20 +305,32 @@ onMounted(() => {
       <EditLure v-else-if="sheet === 'edit' && editedLure" :lure="editedLure" @gone="sheet = null" />
       <BoxFiles v-else-if="sheet === 'files'" />
       <PlaceAndTime v-else-if="sheet === 'where'" />
-      <ul v-else-if="sheet === 'waters'">
-        <li v-for="w in waters.list" :key="w.id">
-          <label class="flex min-h-12 items-center gap-3 border-t border-hair">
-            <input
-              type="checkbox"
-              class="h-5 w-5 accent-(--ink)"
-              :checked="fished.includes(w)"
-              @change="turnWater(w.id)"
-            />
-            <b>{{ w.name }}</b>
-            {{ w.kind }}
-          </label>
-        </li>
-      </ul>
+      <div v-else-if="sheet === 'waters'">
+        <Choice
+          class="mb-3 max-w-80"
+          label="The kit is for"
+          :value="settings.kitFor"
+          :options="KIT_FOR"
+          @change="v => (settings.kitFor = v)"
+        />
+        <p v-if="settings.kitFor === 'calls' && !calls.all.length">
+          No call is kept yet: keep some in Water, or choose a kit for your waters.
+        </p>
+        <ul v-else-if="settings.kitFor === 'waters'">
+          <li v-for="w in waters.list" :key="w.id">
+            <label class="flex min-h-12 items-center gap-3 border-t border-hair">
+              <input
+                type="checkbox"
+                class="h-5 w-5 accent-(--ink)"
+                :checked="fished.includes(w)"
+                @change="turnWater(w.id)"
+              />
+              <b>{{ w.name }}</b>
+              {{ w.kind }}
+            </label>
+          </li>
+        </ul>
+      </div>
     </Sheet>
   </main>
 </template>

@@ -167,7 +167,7 @@ onMounted(() => void waters.load())
     <div
       ref="region"
       class="min-h-0 min-w-0"
-      :class="phone ? '' : 'overflow-y-auto border-r-2 border-ink'"
+      :class="phone ? '' : 'col-1 row-2 overflow-y-auto border-r-2 border-ink'"
       :inert="sheet !== null"
     >
       <p v-if="failed" role="alert" class="border-b border-ink p-2">
@@ -232,7 +232,7 @@ onMounted(() => void waters.load())
     </div>
     <div
       class="min-h-0 overflow-y-auto"
-      :class="phone ? 'border-t-2 border-ink' : ''"
+      :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
       tabindex="0"
       role="region"
       aria-label="What to pack"

@@ -24,9 +24,14 @@ export const useSettingsStore = defineStore('settings', () => {
   const onlyOwned = useLocalStorage('piscator.only-owned', false)
   /** Waters a kit is chosen for; all where none is named. */
   const kitWaters = useLocalStorage<string[]>('piscator.kit-waters', [])
+  /** Finishes that are in every kit, and in none. */
+  const kitKeep = useLocalStorage<string[]>('piscator.kit-keep', [])
+  const kitDrop = useLocalStorage<string[]>('piscator.kit-drop', [])
+  /** What a kit is chosen for: the waters through the year, or the kept calls. */
+  const kitFor = useLocalStorage<'waters' | 'calls'>('piscator.kit-for', 'waters')
   /** Lures at hand in the picker, the one used last first. */
   const rack = useLocalStorage<LureId[]>('piscator.rack', [])
   /** Sections of the plate that are folded open. */
   const unfolded = useLocalStorage<string[]>('piscator.unfolded', [...FIRST_UNFOLDED])
-  return { units, theme, watcher, learnt, exactPlace, onlyOwned, kitWaters, rack, unfolded }
+  return { units, theme, watcher, learnt, exactPlace, onlyOwned, kitWaters, kitKeep, kitDrop, kitFor, rack, unfolded }
 })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { clearSkyLux, moonLux } from '#core/sky/illuminance'
 import { skyLight } from '#core/sky/light'
-import { sunElevationDeg } from '#core/sky/sun'
+import { moonElevationDeg, moonFraction, moonTimes, sunBearingDeg, sunElevationDeg } from '#core/sky/sun'
 import { WINDOW_DEG, internalReflectance, refractedMu, surfaceTransmittance } from '#core/sky/surface'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import type { SkyInput, SkyLight } from '#core/sky/light'
@@ -132,5 +132,37 @@ describe('published illuminances', () => {
   ])('moon lit to %d at 60 degrees', (fraction, lux) => {
     expect(moonLux(fraction, 60)).toBeCloseTo(lux, 3)
     expect(moonLux(fraction, 0)).toBe(0)
+  })
+})
+
+describe('sun and moon by the almanac', () => {
+  it('has the sun where NREL’s worked example has it', () => {
+    // Reda & Andreas 2008, table A5.1: 17 October 2003, 12:30:30 at UTC-7, 39.742476° N, 105.1786° W.
+    const at = { timeMs: Date.parse('2003-10-17T19:30:30Z'), latitudeDeg: 39.742476, longitudeDeg: -105.1786 }
+    expect(Math.abs(sunElevationDeg(at) - 39.888)).toBeLessThan(0.2)
+    expect(Math.abs(sunBearingDeg(at) - 194.34)).toBeLessThan(0.2)
+  })
+  it('has the moon where Meeus’ worked examples have it', () => {
+    // Meeus 1998, examples 47.a and 48.a: 12 April 1992, 0 h TD (58 s before UTC then): right ascension 134.6885°,
+    // declination 13.7684°, 368,410 km off, 0.6786 lit. Seen from the equator where it stands on the meridian.
+    const timeMs = Date.parse('1992-04-12T00:00:00Z') - 58_000
+    const siderealDeg = 280.46061837 + 360.98564736629 * (timeMs / 86_400_000 - 10957.5)
+    const longitudeDeg = ((((134.6885 - siderealDeg) % 360) + 540) % 360) - 180
+    const parallaxDeg = (Math.asin((6378.14 / 368410) * Math.sin((13.7684 * Math.PI) / 180)) * 180) / Math.PI
+    const seen = moonElevationDeg({ timeMs, latitudeDeg: 0, longitudeDeg })
+    expect(Math.abs(seen - (90 - 13.7684 - parallaxDeg))).toBeLessThan(0.2)
+    expect(Math.abs(moonFraction(timeMs) - 0.6786)).toBeLessThan(0.01)
+  })
+  it('has the moon rise and set where its upper part stands on the horizon', () => {
+    const place = { latitudeDeg: 51.48, longitudeDeg: 0 }
+    for (const day of ['2026-03-03', '2026-05-10', '2026-09-20', '2026-12-01']) {
+      const times = moonTimes({ timeMs: Date.parse(`${day}T00:00:00Z`), ...place })
+      for (const timeMs of [times.rise, times.set]) {
+        if (timeMs === null) continue
+        // The horizon crosses within 2 minutes of time: half a degree of turning at this latitude is 3.
+        expect(Math.abs(moonElevationDeg({ timeMs, ...place }))).toBeLessThan(0.6)
+      }
+      expect(times.rise !== null || times.set !== null).toBe(true)
+    }
   })
 })

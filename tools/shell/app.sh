@@ -16,7 +16,32 @@ app_port_must_be_free() {
   fi
 }
 
+STATION_PID="$STATE/station.pid"
+STATION_WORD="$ROOT/tools/devices/station.ts"
+
+# The simulated station: beside the app, a thousand ports up; without it the app goes on, and says it is away.
+station_start() {
+  station_stop
+  STATION_PORT=$((APP_PORT < 60000 ? APP_PORT + 1000 : APP_PORT - 1000))
+  if port_taken "$STATION_PORT"; then
+    say "Port $STATION_PORT is in use: going on without the simulated station"
+    return
+  fi
+  (
+    exec 9>&-
+    export STATION_PORT
+    exec setsid nohup node --import tsx "$STATION_WORD" > "$STATE/station.log" 2>&1 < /dev/null
+  ) &
+  echo "$!" > "$STATION_PID"
+  export NUXT_STATION_URL="http://$APP_HOST:$STATION_PORT/v1.1"
+}
+station_stop() {
+  if pid_alive "$STATION_PID" "$STATION_WORD"; then kill "$(cat "$STATION_PID")" 2>/dev/null || true; fi
+  rm -f "$STATION_PID"
+}
+
 app_start() {
+  station_start
   NUXT_SESSION_PASSWORD="$(secret session)"; export NUXT_SESSION_PASSWORD
   export PISCATOR_LOG="$STATE/app.log"
   # The shell becomes the server, so that none stays behind with the lock in its hand.
@@ -40,6 +65,7 @@ app_start() {
 }
 
 app_stop() {
+  station_stop
   if app_running; then
     local pid; pid="$(cat "$APP_PID")"
     kill "$pid" 2>/dev/null || true

@@ -10,6 +10,7 @@ import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import PhotoLoupe from '~/components/common/PhotoLoupe.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
+import { useSettingsStore } from '~/settings/store'
 import { plainScale } from '~/settings/plainScale'
 import { cap } from '~/words/options'
 
@@ -23,6 +24,23 @@ const WEAR_OPTIONS = WEARS.map(value => ({ value, words: cap(value) }))
 const MATERIAL_OPTIONS = MATERIALS.map(value => ({ value, words: cap(MATERIAL[value].words) }))
 const set = (patch: Parameters<typeof box.edit>[1]) => void box.edit(props.lure.id, patch)
 const text = (e: Event) => (e.target as HTMLInputElement).value
+
+const settings = useSettingsStore()
+type Pin = 'free' | 'keep' | 'drop'
+const PINS: { value: Pin; words: string }[] = [
+  { value: 'free', words: 'where it earns it' },
+  { value: 'keep', words: 'in every one' },
+  { value: 'drop', words: 'in none' },
+]
+const pin = computed<Pin>(() => {
+  const id = props.lure.finish!.id
+  return settings.kitKeep.includes(id) ? 'keep' : settings.kitDrop.includes(id) ? 'drop' : 'free'
+})
+function setPin(to: Pin) {
+  const id = props.lure.finish!.id
+  settings.kitKeep = [...settings.kitKeep.filter(i => i !== id), ...(to === 'keep' ? [id] : [])]
+  settings.kitDrop = [...settings.kitDrop.filter(i => i !== id), ...(to === 'drop' ? [id] : [])]
+}
 
 /** The parts that are painted, as they are now. */
 const parts = computed(() =>
@@ -102,6 +120,10 @@ async function remove() {
           @change="e => set({ note: text(e) })"
         />
       </label>
+      <p v-if="lure.finish" class="row">
+        In kits
+        <Choice label="In kits" :value="pin" :options="PINS" @change="setPin" />
+      </p>
       <p class="mt-3 flex flex-wrap gap-2">
         <button type="button" class="quiet" @click="set({ retired: !b.retired })">
           {{ b.retired ? 'Carry it again' : 'Retire it' }}

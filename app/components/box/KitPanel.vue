@@ -14,7 +14,8 @@ const props = defineProps<{
   lures: readonly BoxLure[]
   lookCount: number
   size: number
-  waters: string
+  /** What the kit is for, in words. */
+  fished: string
 }>()
 const emit = defineEmits<{ size: [n: number]; stop: []; start: []; waters: []; buy: [finishId: string] }>()
 const of100 = (share: number) => Math.round(100 * share)
@@ -112,8 +113,8 @@ const BAR_PX = 62
       </ol>
       <p class="mt-1 text-note text-ink2">
         {{ chosen.proven ? 'Proven: no kit of this size covers more.' : 'The best found; not proven.' }}
-        For {{ waters }}, through the year.
-        <button type="button" class="min-h-11 underline" @click="emit('waters')">Choose waters</button>
+        For {{ fished }}.
+        <button type="button" class="min-h-11 underline" @click="emit('waters')">Choose what for</button>
       </p>
       <h3 class="figure mt-3 flex items-baseline justify-between border-t border-ink pt-2 text-value font-bold">
         Gaps

@@ -34,6 +34,12 @@ const addLane = () => {
 const dropLane = (i: number) => day.change({ lanes: s.value.lanes.filter((_, k) => k !== i) })
 const setBank = (patch: Partial<typeof FIRST_BANK>) =>
   day.change({ bank: { ...(s.value.bank ?? FIRST_BANK), ...patch } })
+const FORECAST = {
+  none: 'From the simulated station that ships with the demonstration.',
+  coming: 'Asking the station …',
+  here: 'Taken from the simulated station. Pull it about as you see fit.',
+  away: 'The station does not answer. What you set stays; try again later.',
+}
 const two = (h: number) => `${h}:00`
 </script>
 
@@ -166,6 +172,12 @@ const two = (h: number) => `${h}:00`
           As now, all day
         </button>
       </h3>
+      <p class="mb-2 flex flex-wrap items-center gap-3">
+        <button type="button" class="quiet" :disabled="day.forecast === 'coming'" @click="day.takeForecast()">
+          Take the forecast
+        </button>
+        <span role="status" class="text-note text-ink2">{{ FORECAST[day.forecast] }}</span>
+      </p>
       <table class="w-full">
         <thead class="text-left text-note text-ink2">
           <tr>

@@ -22,6 +22,39 @@ const bottomM = computed(() => {
   return waterM !== null && waterM <= props.reachM ? waterM : null
 })
 
+/** The bed under the surface: level, or rising and sinking as the tide falls and rises. */
+const tideAtX = computed(() => {
+  const { tide } = day.set
+  const known = tide && reading.reading.salinity !== 'fresh' ? tide : null
+  return (light.value?.steps ?? []).map(s => {
+    const near = known?.reduce((a, b) => (Math.abs(b.atMin - s.atMin) < Math.abs(a.atMin - s.atMin) ? b : a))
+    return { x: xOf(s.atMin), heightM: near?.heightM ?? 0 }
+  })
+})
+const bedY = (heightM: number) => yOf(Math.max(0.05, bottomM.value! + heightM))
+const bed = computed(() => {
+  if (bottomM.value === null) return ''
+  const points = tideAtX.value.map(t => `L${t.x.toFixed(1)} ${bedY(t.heightM).toFixed(1)}`)
+  return `M0 ${bedY(tideAtX.value[0]?.heightM ?? 0).toFixed(1)}${points.join('')}H${width.value}`
+})
+/** The lowest water, where the bed has room for words. */
+const highest = computed(() =>
+  tideAtX.value.reduce((a, b) => (b.heightM < a.heightM ? b : a), tideAtX.value[0] ?? { x: 0, heightM: 0 }),
+)
+/** Where the tide runs: it moves more than this in a step, m. */
+const RUNS_M = 0.14
+const runs = computed(() => {
+  if (bottomM.value === null) return ''
+  return tideAtX.value
+    .slice(1)
+    .map((b, i) => ({ a: tideAtX.value[i]!, b }))
+    .filter(({ a, b }) => Math.abs(b.heightM - a.heightM) > RUNS_M)
+    .map(
+      ({ a, b }) => `M${a.x.toFixed(1)} ${bedY(a.heightM).toFixed(1)}L${b.x.toFixed(1)} ${bedY(b.heightM).toFixed(1)}`,
+    )
+    .join('')
+})
+
 /** The moments and depths as a small picture, which the browser stretches smoothly. */
 const canvas = ref<HTMLCanvasElement | null>(null)
 /** Rows of the small picture: enough that no step of depth shows. */
@@ -118,9 +151,22 @@ function setDepth(lanes: readonly number[], m: number) {
           no colour
         </text>
       </g>
-      <g v-if="bottomM !== null">
-        <rect x="0" :y="yOf(bottomM)" :width="width" :height="height" fill="var(--bed)" />
-        <path :d="`M0 ${yOf(bottomM)}H${width}`" stroke="var(--on-bed)" stroke-width="1.4" />
+      <g v-if="bed">
+        <path :d="`${bed}V${height}H0Z`" fill="var(--bed)" />
+        <path :d="bed" fill="none" stroke="var(--on-bed)" stroke-width="1.4" />
+        <path :d="runs" fill="none" stroke="var(--on-bed)" stroke-width="4.5" />
+        <text
+          v-if="runs"
+          class="figure"
+          :x="Math.min(width - 150, Math.max(150, highest.x))"
+          :y="bedY(highest.heightM) + 20"
+          text-anchor="middle"
+          font-size="12.5"
+          font-weight="700"
+          fill="var(--on-bed)"
+        >
+          the bed by the tide: thick where it runs
+        </text>
       </g>
     </svg>
     <DragHandle

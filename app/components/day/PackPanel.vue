@@ -71,7 +71,8 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
         </p>
       </template>
       <h2 v-else class="figure text-title font-bold">The day is being worked out</h2>
-      <div v-if="progress < 1" class="mt-2 flex items-center gap-3">
+      <!-- Its room is kept, so that nothing under a finger moves when it comes and goes. -->
+      <div class="mt-2 flex h-11 items-center gap-3" :class="progress < 1 ? '' : 'invisible'">
         <progress class="h-2 flex-1 accent-(--ink)" :value="progress" max="1" aria-label="Lanes worked out" />
         <button type="button" class="min-h-11 px-2 underline" @click="$emit('cancel')">Stop</button>
       </div>
