@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { decodeChannel } from '#core/spectrum/colour'
 import { dice } from '../../tests/reference/dice'
 import { clockOf, dayClock } from './clock'
 import { dayAnswer } from './answer'
@@ -10,6 +11,7 @@ import type { DayRequest } from './request'
 import { dayOf, scoreStep } from './scores'
 import { acrossFrom, shadeM } from './shade'
 import { type ChangeRules, type Lane, bestSpells } from './spells'
+import { dayWater } from './water'
 
 const { even } = dice(15)
 const laneOf = (finishes: number, steps: number): Lane => ({
@@ -215,6 +217,8 @@ describe('a plan', () => {
     expect(ashore.map(s => s.at)).toEqual(['15:30'])
     expect(ashore[0]!.lures.map(l => l.score)).toEqual([0, 0])
     expect(answer.cautions.find(c => c.kind === 'lightning')).toMatchObject({ from: '15:30', to: '16:30' })
+    // What held before the storm and after it is one caution, not two.
+    expect(answer.cautions.filter(c => c.kind === 'nests')).toHaveLength(1)
     for (const { lures } of answer.steps) expect(lures[1]!.finishId).toBe('jerkbait.black')
     expect(Object.keys(answer.steps[0]!.lures[1]!.scores!)).toEqual(['jerkbait.black'])
   })
@@ -226,5 +230,29 @@ describe('a plan', () => {
     expect(shaded!.lux).toBeLessThan(0.7 * lit!.lux)
     expect(noon.shadeM!).toBeLessThan(1.8)
     expect(scoreStep(ASKED, day, noon, ASKED.lures[0]!)).toEqual(scoreStep(ASKED, day, noon, open))
+  })
+})
+
+describe('the water of a day', () => {
+  const stops = [0.05, 0.5, 1.5, 3]
+  const water = (over: Partial<DayRequest> = {}) => {
+    const r = { ...ASKED, hours: [{ at: '06:00', cloud: 0.2 }], ...over } as DayRequest
+    return dayWater(r, dayOf(r), stops)
+  }
+  it('loses red before green in green water, and all colour by night', () => {
+    const noon = water()[7]!
+    expect(noon.redM).toBeGreaterThan(0.3)
+    expect(noon.greenM).toBeGreaterThan(1.2 * noon.redM)
+    const night = water({ date: '2026-05-10', from: '22:00', to: '24:00' })[1]!
+    expect([night.redM, night.greenM]).toEqual([0, 0])
+  })
+  it('stands under one exposure: dawn is darker than noon, and never too bright for white words', () => {
+    const luminance = (c: readonly number[]) => {
+      const [r, g, b] = c.map(decodeChannel)
+      return 0.2126 * r! + 0.7152 * g! + 0.0722 * b!
+    }
+    const [first, , , , , , , noon] = water().map(m => luminance(m.colours[0]!))
+    expect(first!).toBeLessThan(0.5 * noon!)
+    for (const m of water()) for (const c of m.colours) expect(1.05 / (luminance(c) + 0.05)).toBeGreaterThan(4.5)
   })
 })

@@ -111,7 +111,16 @@ describe('recommendations', () => {
     const asked = { owned: ['jerkbait.bone', 'jerkbait.black', 'spinnerbait.all-black'], sizes: [1, 2] as const }
     const kit = await client.call('POST', '/kits', { scenes, ...asked })
     expect(kit.status).toBe(200)
-    expect(kit.body).toEqual(JSON.parse(JSON.stringify(kitOf(scenes.map(s => scoreScene(s)), asked))))
+    expect(kit.body).toEqual(
+      JSON.parse(
+        JSON.stringify(
+          kitOf(
+            scenes.map(s => scoreScene(s)),
+            asked,
+          ),
+        ),
+      ),
+    )
   })
   it('says what is wrong with a day and with each scene of a kit', async () => {
     const client = new Client(server.url)

@@ -159,7 +159,7 @@ function setDepth(lanes: readonly number[], m: number) {
           v-if="runs"
           class="figure"
           :x="Math.min(width - 150, Math.max(150, highest.x))"
-          :y="bedY(highest.heightM) + 20"
+          :y="Math.min(height - 7, bedY(highest.heightM) + 40)"
           text-anchor="middle"
           font-size="12.5"
           font-weight="700"

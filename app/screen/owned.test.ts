@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { finishesOf } from '#core/lure/finish'
+import { type ScreenAsk, type ScreenModel, workScreen } from './model'
+
+const ASK: ScreenAsk = {
+  request: {
+    lure: 'jerkbait',
+    water: { visibilityM: 2, tint: 'green', temperatureC: 14 },
+    light: { sky: 'partly', sunElevationDeg: 40 },
+  },
+  depthsM: [0.5],
+  side: 'level',
+  watcher: 'diver',
+  selectedId: null,
+  stripM: [0.5],
+  draftRows: null,
+}
+const screen = (over: Partial<ScreenAsk>) => workScreen({ ...ASK, ...over }) as ScreenModel
+const listed = (s: ScreenModel) => s.rows.flatMap(r => [r.finishId, ...r.same]).sort()
+const all = screen({})
+const first = all.rows[0]!.finishId
+const few = ['jerkbait.bone', 'jerkbait.black', 'jerkbait.white', 'jerkbait.perch']
+
+describe('what is in the box', () => {
+  it('alone is listed and rigged where that is asked, its places its own', () => {
+    const mine = screen({ owned: few, onlyOwned: true })
+    expect(listed(mine)).toEqual([...few].sort())
+    expect(mine.rows[0]!.place).toBe(1)
+    for (const rod of mine.answer.rotation) expect(few).toContain(rod.finishId)
+    for (const dressed of mine.answer.dressUps) expect(few).toContain(dressed.finishId)
+  })
+  it('of two lures lists two, and the whole catalogue rigs the three rods', () => {
+    const mine = screen({ owned: few.slice(0, 2), onlyOwned: true })
+    expect(listed(mine)).toHaveLength(2)
+    expect(mine.answer.rotation).toEqual(all.answer.rotation)
+  })
+  it('of another lure leaves the list whole', () => {
+    expect(listed(screen({ owned: [], onlyOwned: true }))).toHaveLength(finishesOf('jerkbait').length)
+  })
+  it('says what comes nearest to a first pick that is not in it, and nothing where it is', () => {
+    const { nearest } = screen({ owned: few })
+    expect(few).toContain(nearest!.finishId)
+    expect(nearest!.steps).toBeGreaterThan(0)
+    expect(screen({ owned: [...few, first] }).nearest).toBeNull()
+    expect(all.nearest).toBeNull()
+  })
+})
