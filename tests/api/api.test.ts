@@ -9,6 +9,7 @@ import { kitOf } from '#core/kit/kit'
 import { scoreScene } from '#core/kit/scenes'
 import { readWater } from '#core/evidence/readWater'
 import type { AnswerByReadings } from '#core/ranking/byReadings'
+import type { SyncAnswer } from '#shared/schema/sync'
 import { trialOrder } from '#core/trial/order'
 import { trialVerdict } from '#core/trial/verdict'
 import { recommend } from '#core/ranking/recommend'
@@ -358,6 +359,50 @@ describe('what comes from elsewhere', () => {
     const { headers } = await new Client(server.url).call('GET', '/calls')
     expect(headers.get('cache-control')).toBe('no-store')
     expect(headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/)
+  })
+})
+
+describe('records of an angler', () => {
+  const lure = { lure: 'jerkbait', finishId: 'jerkbait.bone', name: 'Bone', count: 1, wear: 'new' }
+  const event = (patch: object = {}) => ({
+    id: newId(),
+    kind: 'lure',
+    recordId: newId(),
+    at: '2026-05-10T10:00:00.000Z',
+    body: { ...lure, keptIn: '', note: '', retired: false },
+    ...patch,
+  })
+  const sync = async (client: Client, events: object[], cursor: string | null = null) =>
+    (await client.call('POST', '/sync', { cursor, events })) as { status: number; body: SyncAnswer }
+
+  it('go in once and out to another device of the same angler, and to nobody else', async () => {
+    const [mine, stranger] = [new Client(server.url), new Client(server.url)]
+    const [a, b] = [event(), event({ body: null })]
+    expect((await sync(mine, [a, b])).body.accepted).toEqual([a.id, b.id])
+    expect((await sync(mine, [a])).body.accepted).toEqual([a.id])
+    const other = new Client(server.url)
+    other.cookie = mine.cookie
+    const told = await sync(other, [])
+    expect(told.body.events).toEqual([a, b])
+    expect((await sync(other, [], told.body.cursor)).body.events).toEqual([])
+    expect((await sync(stranger, [])).body.events).toEqual([])
+  })
+  it('are refused one by one with their faults, and the others kept', async () => {
+    const client = new Client(server.url)
+    const good = event()
+    const { status, body } = await sync(client, [event({ kind: 'sekret' }), good, event({ body: { name: 'x' } })])
+    expect(status).toBe(200)
+    expect(body.accepted).toEqual([good.id])
+    expect(body.refused.map(r => r.index)).toEqual([0, 2])
+    expect(body.refused[0]!.errors[0]!.path).toBe('kind')
+    expect(JSON.stringify(body)).not.toContain('sekret')
+    expect((await client.call('POST', '/sync', { events: [], cursor: 'x' })).status).toBe(422)
+    expect((await client.call('POST', '/sync', { events: Array(201).fill(good) })).status).toBe(422)
+  })
+  it('says that the forecast is away where no station is set, and what is wrong with a day', async () => {
+    const client = new Client(server.url)
+    expect((await client.call('GET', '/forecast?date=2026-05-10&utcOffsetMin=-240')).status).toBe(503)
+    expect((await client.call('GET', '/forecast?date=soon&utcOffsetMin=-240')).status).toBe(422)
   })
 })
 
