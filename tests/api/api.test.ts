@@ -94,14 +94,10 @@ describe('recommendations', () => {
       lures: [{ lure: 'jerkbait' }, { lure: 'jigging-spoon' }],
       detail: true,
     }
-    const plan = await client.call('POST', '/day-plans', day)
-    expect(plan.status).toBe(200)
     const { steps } = dayOf(day)
     const scores = day.lures.map(lane =>
       steps.map(s => (s.weather.lightning ? null : scoreStep(day, dayOf(day), s, lane))),
     )
-    expect(plan.body).toEqual(JSON.parse(JSON.stringify(dayAnswer(day, dayOf(day), scores))))
-
     const lures = ['jerkbait', 'spinnerbait', 'deep-crankbait'] as const
     const scenes = Array.from({ length: 240 }, (_, i) => ({
       lure: lures[i % 3]!,
@@ -110,18 +106,20 @@ describe('recommendations', () => {
       weight: 1 + (i % 4),
     }))
     const asked = { owned: ['jerkbait.bone', 'jerkbait.black', 'spinnerbait.all-black'], sizes: [1, 2] as const }
+    // What is expected is worked out before anything is asked: meanwhile an idle connection would be closed.
+    const expected = {
+      plan: dayAnswer(day, dayOf(day), scores),
+      kit: kitOf(
+        scenes.map(s => scoreScene(s)),
+        asked,
+      ),
+    }
+    const plan = await client.call('POST', '/day-plans', day)
+    expect(plan.status).toBe(200)
+    expect(plan.body).toEqual(JSON.parse(JSON.stringify(expected.plan)))
     const kit = await client.call('POST', '/kits', { scenes, ...asked })
     expect(kit.status).toBe(200)
-    expect(kit.body).toEqual(
-      JSON.parse(
-        JSON.stringify(
-          kitOf(
-            scenes.map(s => scoreScene(s)),
-            asked,
-          ),
-        ),
-      ),
-    )
+    expect(kit.body).toEqual(JSON.parse(JSON.stringify(expected.kit)))
   })
   it('says what is wrong with a day and with each scene of a kit', async () => {
     const client = new Client(server.url)
