@@ -31,6 +31,38 @@ interface Listed {
 }
 const ids = (body: unknown) => (body as Listed[]).map(c => c.id)
 
+const DAY: DayRequest = {
+  date: '2026-05-10',
+  place: { latitude: 34.9, longitude: -84.3, utcOffsetMin: -240 },
+  from: '05:00',
+  to: '11:00',
+  water: { visibilityM: 1.2, tint: 'green' },
+  hours: [{ at: '06:00', cloud: 0.7 }, { at: '09:00', lightning: true }, { at: '10:00' }],
+  lures: [{ lure: 'jerkbait' }, { lure: 'jigging-spoon' }],
+  detail: true,
+}
+const SCENES = Array.from({ length: 240 }, (_, i) => ({
+  lure: (['jerkbait', 'spinnerbait', 'deep-crankbait'] as const)[i % 3]!,
+  water: { visibilityM: 0.3 + i / 100, tint: 'green' as const },
+  light: { sky: 'clear' as const, sunElevationDeg: 5 + (i % 50) },
+  weight: 1 + (i % 4),
+}))
+const KIT = { owned: ['jerkbait.bone', 'jerkbait.black', 'spinnerbait.all-black'], sizes: [1, 2] as const }
+/** What takes long to work out here is worked out before there are connections that could idle meanwhile. */
+const EXPECTED = {
+  plan: dayAnswer(
+    DAY,
+    dayOf(DAY),
+    DAY.lures.map(lane =>
+      dayOf(DAY).steps.map(s => (s.weather.lightning ? null : scoreStep(DAY, dayOf(DAY), s, lane))),
+    ),
+  ),
+  kit: kitOf(
+    SCENES.map(s => scoreScene(s)),
+    KIT,
+  ),
+}
+
 let server: Server
 beforeAll(async () => {
   server = await startServer()
@@ -84,42 +116,12 @@ describe('recommendations', () => {
   })
   it('plans a day and chooses a kit, in pieces where it takes long', async () => {
     const client = new Client(server.url)
-    const day: DayRequest = {
-      date: '2026-05-10',
-      place: { latitude: 34.9, longitude: -84.3, utcOffsetMin: -240 },
-      from: '05:00',
-      to: '11:00',
-      water: { visibilityM: 1.2, tint: 'green' },
-      hours: [{ at: '06:00', cloud: 0.7 }, { at: '09:00', lightning: true }, { at: '10:00' }],
-      lures: [{ lure: 'jerkbait' }, { lure: 'jigging-spoon' }],
-      detail: true,
-    }
-    const { steps } = dayOf(day)
-    const scores = day.lures.map(lane =>
-      steps.map(s => (s.weather.lightning ? null : scoreStep(day, dayOf(day), s, lane))),
-    )
-    const lures = ['jerkbait', 'spinnerbait', 'deep-crankbait'] as const
-    const scenes = Array.from({ length: 240 }, (_, i) => ({
-      lure: lures[i % 3]!,
-      water: { visibilityM: 0.3 + i / 100, tint: 'green' as const },
-      light: { sky: 'clear' as const, sunElevationDeg: 5 + (i % 50) },
-      weight: 1 + (i % 4),
-    }))
-    const asked = { owned: ['jerkbait.bone', 'jerkbait.black', 'spinnerbait.all-black'], sizes: [1, 2] as const }
-    // What is expected is worked out before anything is asked: meanwhile an idle connection would be closed.
-    const expected = {
-      plan: dayAnswer(day, dayOf(day), scores),
-      kit: kitOf(
-        scenes.map(s => scoreScene(s)),
-        asked,
-      ),
-    }
-    const plan = await client.call('POST', '/day-plans', day)
+    const plan = await client.call('POST', '/day-plans', DAY)
     expect(plan.status).toBe(200)
-    expect(plan.body).toEqual(JSON.parse(JSON.stringify(expected.plan)))
-    const kit = await client.call('POST', '/kits', { scenes, ...asked })
+    expect(plan.body).toEqual(JSON.parse(JSON.stringify(EXPECTED.plan)))
+    const kit = await client.call('POST', '/kits', { scenes: SCENES, ...KIT })
     expect(kit.status).toBe(200)
-    expect(kit.body).toEqual(JSON.parse(JSON.stringify(expected.kit)))
+    expect(kit.body).toEqual(JSON.parse(JSON.stringify(EXPECTED.kit)))
   })
   it('says what is wrong with a day and with each scene of a kit', async () => {
     const client = new Client(server.url)
