@@ -103,8 +103,8 @@ const sun = computed(() => {
     color: #000;
   }
   .print-only.pocket {
-    font-size: 10.5pt;
-    line-height: 1.2;
+    font-size: 9.5pt;
+    line-height: 1.15;
   }
   .print-only h1 {
     font: 800 22pt 'Archivo Variable';
@@ -118,8 +118,8 @@ const sun = computed(() => {
     font-size: 15pt;
   }
   .print-only.pocket h2 {
-    margin-top: 4pt;
-    font-size: 11.5pt;
+    margin-top: 2pt;
+    font-size: 10pt;
   }
   .print-only .pack {
     display: grid;
@@ -140,6 +140,16 @@ const sun = computed(() => {
   .print-only .hour {
     width: 46pt;
     font-weight: 700;
+  }
+  .print-only.pocket .list {
+    columns: 2;
+  }
+  .print-only.pocket td {
+    padding: 0;
+  }
+  .print-only.pocket .foot {
+    margin-top: 3pt;
+    font-size: 8pt;
   }
   .print-only .foot {
     margin-top: 10pt;
