@@ -61,7 +61,7 @@ export function sunTimes({ timeMs, latitudeDeg, longitudeDeg }: PlaceTime): SunT
 
 /**
  * When the moon rises and sets in the 24 hours from a moment, ms since 1970 UTC; null where it does not. Within 2
- * minutes of the almanac's. The package looks through days of UTC, so two of them are asked.
+ * minutes between 52° north and south, 2.5 at 60°. The package looks through days of UTC, so two of them are asked.
  */
 export function moonTimes({ timeMs, latitudeDeg, longitudeDeg }: PlaceTime): {
   rise: number | null
