@@ -230,6 +230,20 @@ onMounted(() => void waters.load())
         </span>
       </p>
     </div>
+    <!-- Above what changes with every plan, so that nothing moves under a finger. -->
+    <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
+      <button type="button" @click="sheet = 'setup'">Rods and banks</button>
+      <button type="button" @click="sheet = 'plans'">Kept plans</button>
+      <button type="button" class="disabled:opacity-60" :disabled="!day.canUndo" @click="day.undo()">Undo</button>
+      <NuxtLink
+        to="/"
+        class="flex min-h-11 items-center px-2.25"
+        :aria-label="`Open ${clock(cursorMin)} in Water`"
+        @click="carryHour"
+      >
+        {{ clock(cursorMin) }} in Water
+      </NuxtLink>
+    </TopBar>
     <div
       class="min-h-0 overflow-y-auto"
       :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
@@ -250,19 +264,6 @@ onMounted(() => void waters.load())
         @cancel="cancel"
       />
     </div>
-    <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
-      <button type="button" @click="sheet = 'setup'">Rods and banks</button>
-      <button type="button" @click="sheet = 'plans'">Kept plans</button>
-      <button type="button" class="disabled:opacity-60" :disabled="!day.canUndo" @click="day.undo()">Undo</button>
-      <NuxtLink
-        to="/"
-        class="flex min-h-11 items-center px-2.25"
-        :aria-label="`Open ${clock(cursorMin)} in Water`"
-        @click="carryHour"
-      >
-        {{ clock(cursorMin) }} in Water
-      </NuxtLink>
-    </TopBar>
     <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null">
       <button v-if="plan" type="button" class="action w-full" @click="keep">
         {{ kept ? 'Kept' : `Pack these ${plan.pack.length}` }}: {{ Math.round(plan.packed) }} of 100
