@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { wrap } from 'comlink'
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { DayRequest } from '#core/day/request'
 import type { StepScores } from '#core/day/scores'
 import { handOf } from '~/screen/worker'
@@ -130,7 +130,6 @@ export function useDay(ask: () => DayQuestion) {
     progress,
     failed,
     cancelled,
-    busy: computed(() => progress.value < 1),
     cancel,
     rankLanes,
   }

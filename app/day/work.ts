@@ -1,9 +1,9 @@
 import { hex } from '#core/spectrum/colour'
-import { gainOf, tellingStep } from '#core/day/answer'
+import { spellSaid } from '#core/day/answer'
 import { cautionsOfDay } from '#core/day/cautions'
-import { type DayScores, planDay, rulesOf } from '#core/day/plan'
+import { type DayScores, planDay } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
-import { type StepScores, dayOf, scoreStep, whyAt } from '#core/day/scores'
+import { type StepScores, dayOf, scoreStep } from '#core/day/scores'
 import { acrossFrom, shadeM } from '#core/day/shade'
 import type { Spell } from '#core/day/spells'
 import { dayWater } from '#core/day/water'
@@ -113,9 +113,7 @@ function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: '
 
 function scores({ request: r, lane, from, to }: Extract<DayAsk, { kind: 'scores' }>): (StepScores | null)[] {
   const day = dayOf(r)
-  return day.steps
-    .slice(from, to)
-    .map(step => (step.weather.lightning ? null : scoreStep(r, day, step, r.lures[lane]!)))
+  return day.steps.slice(from, to).map(step => scoreStep(r, day, step, r.lures[lane]!))
 }
 
 const of100 = (v: number, whole: number) => (whole > 0 ? Math.round((1000 * v) / whole) / 10 : 0)
@@ -124,16 +122,12 @@ function plan({ request: r, scores: told }: Extract<DayAsk, { kind: 'plan' }>): 
   const day = dayOf(r)
   const units = r.units ?? 'metric'
   const planned = planDay(r, day, told)
-  const { changeCost } = rulesOf(r)
   const shown = (l: number, spells: readonly Spell[]) =>
-    spells.map((spell, i): SpellShown => {
-      const { worth } = planned.lanes[l]!.lane
-      const finishId = planned.lanes[l]!.ids[spell.finish]!
-      const t = tellingStep(worth, spells, i)
-      const why = told[l]![t] ? say(whyAt(r, day, day.steps[t]!, r.lures[l]!, finishId), units) : ''
-      const cost = i > 0 ? changeCost : 0
-      return { from: spell.from, to: spell.to, finishId, why, gain: gainOf(worth, spells, i, cost) }
-    })
+    spells.map((spell, i): SpellShown => ({
+      from: spell.from,
+      to: spell.to,
+      ...spellSaid(r, day, told, planned.lanes[l]!, l, spells, i),
+    }))
   const lanes = planned.packed.map((p, l) => (p ? shown(l, p.spells) : []))
   const fished = (spell: SpellShown) =>
     day.steps

@@ -3,6 +3,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import type { LureId } from '#core/lure/types'
 import AddLure from '~/components/box/AddLure.vue'
+import BoxBar from '~/components/box/BoxBar.vue'
 import BoxFiles from '~/components/box/BoxFiles.vue'
 import BoxMap from '~/components/box/BoxMap.vue'
 import BoxTray from '~/components/box/BoxTray.vue'
@@ -113,9 +114,7 @@ const fishedWords = computed(() => {
   return `${fished.value.length === 1 ? fished.value[0]!.name : `${fished.value.length} waters`}, through the year`
 })
 const size = ref(6)
-const kitIds = computed(
-  () => (kit.value?.curve.find(c => c.size === size.value) ?? kit.value?.curve.at(-1))?.finishIds ?? [],
-)
+const chosenKit = computed(() => kit.value?.curve.find(c => c.size === size.value) ?? kit.value?.curve.at(-1) ?? null)
 const scene = computed(() => {
   const cloud = Math.round(s.value.cloud * 100)
   const disc = lengthText(s.value.visibilityM)
@@ -174,9 +173,7 @@ onMounted(() => {
     "
   >
     <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
-      <button type="button" @click="buy(null)">Add a lure</button>
-      <button type="button" @click="sheet = 'files'">Files</button>
-      <button type="button" class="disabled:opacity-60" :disabled="!box.canUndo" @click="box.undo()">Undo</button>
+      <BoxBar @add="buy(null)" @files="sheet = 'files'" />
     </TopBar>
     <div
       class="flex min-h-0 min-w-0 flex-col"
@@ -268,7 +265,7 @@ onMounted(() => {
         </p>
       </div>
       <BoxMap v-else-if="view === 'map'" :map="map" :lures="box.carried" @edit="edit" />
-      <BoxTray v-else :lures="shown" :trays="trays" :order="view" :kit-ids="kitIds" @edit="edit" />
+      <BoxTray v-else :lures="shown" :trays="trays" :order="view" :kit-ids="chosenKit?.finishIds ?? []" @edit="edit" />
     </div>
     <div
       class="min-h-0 overflow-y-auto"
@@ -285,7 +282,7 @@ onMounted(() => {
         :stopped="stopped"
         :lures="box.carried"
         :look-count="lookCount"
-        :size="size"
+        :chosen="chosenKit"
         :fished="fishedWords"
         @size="n => (size = n)"
         @stop="stop"
@@ -295,9 +292,7 @@ onMounted(() => {
       />
     </div>
     <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
-      <button type="button" @click="buy(null)">Add a lure</button>
-      <button type="button" @click="sheet = 'files'">Files</button>
-      <button type="button" class="disabled:opacity-60" :disabled="!box.canUndo" @click="box.undo()">Undo</button>
+      <BoxBar @add="buy(null)" @files="sheet = 'files'" />
     </TopBar>
     <PlaceTabs v-if="phone" foot class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null" />
     <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" class="col-span-full!" @close="sheet = null">

@@ -3,6 +3,7 @@ import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { usualDepthM } from '#core/request/resolve'
 import Sheet from '~/components/common/Sheet.vue'
+import DayBar from '~/components/day/DayBar.vue'
 import DayLane from '~/components/day/DayLane.vue'
 import DayPrint from '~/components/day/DayPrint.vue'
 import DaySetup from '~/components/day/DaySetup.vue'
@@ -13,6 +14,7 @@ import HourSky from '~/components/day/HourSky.vue'
 import KeptPlans from '~/components/day/KeptPlans.vue'
 import PackPanel from '~/components/day/PackPanel.vue'
 import ShadeStrip from '~/components/day/ShadeStrip.vue'
+import { reachFor } from '~/components/column/useColumn'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
@@ -21,7 +23,7 @@ import { useDayStore } from '~/day/store'
 import { provideDayScale } from '~/day/useDayScale'
 import { useDay } from '~/day/useDay'
 import { useDayPlans } from '~/day/useDayPlans'
-import { atMinute, clock, minuteOfDay } from '~/reading/clock'
+import { atMinute, minuteOfDay } from '~/reading/clock'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useReadingStore } from '~/reading/store'
 import type { Kept } from '~/records/store'
@@ -37,7 +39,6 @@ const waters = useWatersStore()
 const phone = useMediaQuery('(max-width: 899px)')
 const { length } = useUnits()
 
-const REACHES_M = [0.75, 1.2, 2, 3, 4.5, 6.5, 9, 13, 18, 25, 36, 60]
 const STOPS = [0, 0.05, 0.12, 0.22, 0.35, 0.5, 0.7, 1]
 const reachM = computed(() => {
   const { waterM, visibilityM } = reading.reading
@@ -47,7 +48,7 @@ const reachM = computed(() => {
     Math.min(visibilityM, 4),
     waterM !== null && waterM < 4 * deepest ? 1.06 * waterM : 0,
   )
-  return REACHES_M.find(m => m >= least) ?? REACHES_M.at(-1)!
+  return reachFor(least)
 })
 const answers = useDay(() => ({
   request: day.request,
@@ -152,17 +153,7 @@ onMounted(() => void waters.load())
     "
   >
     <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
-      <button type="button" @click="sheet = 'setup'">Rods and banks</button>
-      <button type="button" @click="sheet = 'plans'">Kept plans</button>
-      <button type="button" class="disabled:opacity-60" :disabled="!day.canUndo" @click="day.undo()">Undo</button>
-      <NuxtLink
-        to="/"
-        class="flex min-h-11 items-center px-2.25"
-        :aria-label="`Open ${clock(cursorMin)} in Water`"
-        @click="carryHour"
-      >
-        {{ clock(cursorMin) }} in Water
-      </NuxtLink>
+      <DayBar :cursor-min="cursorMin" @setup="sheet = 'setup'" @plans="sheet = 'plans'" @hour="carryHour" />
     </TopBar>
     <div
       ref="region"
@@ -232,17 +223,7 @@ onMounted(() => void waters.load())
     </div>
     <!-- Above what changes with every plan, so that nothing moves under a finger. -->
     <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
-      <button type="button" @click="sheet = 'setup'">Rods and banks</button>
-      <button type="button" @click="sheet = 'plans'">Kept plans</button>
-      <button type="button" class="disabled:opacity-60" :disabled="!day.canUndo" @click="day.undo()">Undo</button>
-      <NuxtLink
-        to="/"
-        class="flex min-h-11 items-center px-2.25"
-        :aria-label="`Open ${clock(cursorMin)} in Water`"
-        @click="carryHour"
-      >
-        {{ clock(cursorMin) }} in Water
-      </NuxtLink>
+      <DayBar :cursor-min="cursorMin" @setup="sheet = 'setup'" @plans="sheet = 'plans'" @hour="carryHour" />
     </TopBar>
     <div
       class="min-h-0 overflow-y-auto"

@@ -1,6 +1,6 @@
 import { DAY_MIN, clockOf, endClockOf } from '#core/day/clock'
 import { cautionsOfDay } from '#core/day/cautions'
-import { type DayPlan, type DayScores, planDay, rulesOf } from '#core/day/plan'
+import { type DayPlan, type DayScores, type Lanes, planDay, rulesOf } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
 import { type Day, type DayStep, whyAt } from '#core/day/scores'
 import type { Spell } from '#core/day/spells'
@@ -8,7 +8,7 @@ import type { LureId } from '#core/lure/types'
 import type { COLOUR_MATTERS } from '#core/ranking/answer'
 import { moonFraction, moonTimes } from '#core/sky/sun'
 import type { SkyKind, Wind } from '#core/sky/weather'
-import { type Sentence, say } from '#core/words/sentence'
+import { say } from '#core/words/sentence'
 
 type Clock = string
 
@@ -57,7 +57,7 @@ const tiedOn = (spells: readonly Spell[], steps: number): number[] => {
  * What a spell is worth over doing without its change: score × hours it earns beyond what the finish before would have
  * gone on to earn, less the change; for the first, beyond what the finish after it would have earned.
  */
-export function gainOf(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number, cost: number) {
+function gainOf(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number, cost: number) {
   const other = spells[i - 1] ?? spells[i + 1]
   if (!other) return 0
   const { from, to, finish } = spells[i]!
@@ -70,7 +70,7 @@ export function gainOf(worth: readonly (readonly number[])[], spells: readonly S
  * The step of a spell in which its finish stands out most beside the one it is changed with; the middle of the day's
  * only spell, whose best hour may be its oddest.
  */
-export function tellingStep(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number): number {
+function tellingStep(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number): number {
   const other = spells[i - 1] ?? spells[i + 1]
   const { from, to, finish } = spells[i]!
   if (!other) return middleFished(worth[finish]!, from, to)
@@ -85,20 +85,34 @@ function middleFished(worth: readonly number[], from: number, to: number): numbe
   return fished[fished.length >> 1] ?? from
 }
 
+/** What is said of a spell of a lane: its finish, why it is tied on, and what its change wins back. */
+export function spellSaid(
+  r: DayRequest,
+  day: Day,
+  scores: DayScores,
+  { lane: { worth }, ids }: Lanes,
+  l: number,
+  spells: readonly Spell[],
+  i: number,
+): { finishId: string; why: string; gain: number } {
+  const finishId = ids[spells[i]!.finish]!
+  const t = tellingStep(worth, spells, i)
+  const told = scores[l]![t]
+  return {
+    finishId,
+    why: told ? say(whyAt(r, day, day.steps[t]!, r.lures[l]!, finishId), r.units ?? 'metric') : '',
+    gain: gainOf(worth, spells, i, i > 0 ? rulesOf(r).changeCost : 0),
+  }
+}
+
 /** The contract's answer to a day whose lures are scored. */
 export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = planDay(r, day, scores)): DayAnswer {
   const { clock, steps } = day
   const { latitude: latitudeDeg, longitude: longitudeDeg } = r.place
   const units = r.units ?? 'metric'
-  const { changeCost } = rulesOf(r)
   const at = (ms: number | null) => (ms === null ? null : clockOf(clock.minutesAt(ms)))
   const moon = moonTimes({ timeMs: clock.msAt(0), latitudeDeg, longitudeDeg })
   const tied = plan.free.map(p => tiedOn(p.spells, steps.length))
-  const whyOf = (l: number, spell: Spell, i: number): Sentence | null => {
-    const { lanes, free } = plan
-    const t = tellingStep(lanes[l]!.lane.worth, free[l]!.spells, i)
-    return scores[l]![t] ? whyAt(r, day, steps[t]!, r.lures[l]!, lanes[l]!.ids[spell.finish]!) : null
-  }
   const lureStep = (l: number, t: number): LureStep => {
     const told = scores[l]![t] ?? null
     const finishId = plan.lanes[l]!.ids[tied[l]![t]!]!
@@ -139,14 +153,14 @@ export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = pla
     steps: steps.map(stepOut),
     spells: plan.free.flatMap(({ spells }, l) =>
       spells.map((spell, i) => {
-        const why = whyOf(l, spell, i)
+        const { finishId, why, gain } = spellSaid(r, day, scores, plan.lanes[l]!, l, spells, i)
         return {
           lure: r.lures[l]!.lure,
           from: clockOf(steps[spell.from]!.atMin),
           to: endClockOf(steps[spell.to - 1]!.endMin),
-          finishId: plan.lanes[l]!.ids[spell.finish]!,
-          why: why ? say(why, units) : '',
-          gain: round(gainOf(plan.lanes[l]!.lane.worth, spells, i, i > 0 ? changeCost : 0)),
+          finishId,
+          why,
+          gain: round(gain),
         }
       }),
     ),

@@ -201,9 +201,7 @@ describe('the clock of a day', () => {
 
 describe('a plan', () => {
   const day = dayOf(ASKED)
-  const scores: DayScores = ASKED.lures.map(lane =>
-    day.steps.map(step => (step.weather.lightning ? null : scoreStep(ASKED, day, step, lane))),
-  )
+  const scores: DayScores = ASKED.lures.map(lane => day.steps.map(step => scoreStep(ASKED, day, step, lane)))
   const answer = dayAnswer(ASKED, day, scores)
   it('earns in its steps what its spells and changes say', () => {
     const { worth } = planDay(ASKED, day, scores)

@@ -101,8 +101,9 @@ function tossUpOf({ ranked }: Worked): boolean {
 
 const round = (v: number) => Math.round(v * 1e4) / 1e4
 
-/** Rank one lure in one step: the heavy part of a plan, a full ranking without its reasons. */
-export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane): StepScores {
+/** Rank one lure in one step: the heavy part of a plan, a full ranking without its reasons. Null ashore. */
+export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane): StepScores | null {
+  if (step.weather.lightning) return null
   const worked = rank(requestAt(r, day, step, lane))
   const { ranked, moment } = worked
   return {

@@ -21,10 +21,7 @@ interface DayPortion {
 /** Some of a lane's steps ranked; what is ashore is not. */
 function dayScores({ request, lane, steps }: DayPortion) {
   const day = dayOf(request)
-  return steps.map(t => {
-    const step = day.steps[t]!
-    return step.weather.lightning ? null : scoreStep(request, day, step, request.lures[lane]!)
-  })
+  return steps.map(t => scoreStep(request, day, day.steps[t]!, request.lures[lane]!))
 }
 
 /** Work for a thread: each kind with what it is asked, and what does it. */

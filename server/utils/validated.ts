@@ -66,8 +66,8 @@ function unwrap<T>(result: ReturnType<typeof check<T>>): T {
   return result.value
 }
 
-/** Past so many times its bound a body is cut off rather than heard out. */
-const HANG_UP = 32
+/** Past this, or twice a bound that is larger than usual, the sender is cut off rather than heard out. */
+const HANG_UP_BYTES = 1024 * 1024
 
 /** The body as text. One past the bound is heard to its end but not kept, so that the refusal reaches its sender. */
 async function boundedBody(event: H3Event, mostBytes: number): Promise<string> {
@@ -76,7 +76,7 @@ async function boundedBody(event: H3Event, mostBytes: number): Promise<string> {
   try {
     for await (const chunk of event.node.req) {
       size += (chunk as Buffer).length
-      if (size > HANG_UP * mostBytes) break
+      if (size > Math.max(HANG_UP_BYTES, 2 * mostBytes)) break
       if (size <= mostBytes) chunks.push(chunk as Buffer)
     }
   } catch {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
-import type { KitAnswer } from '#core/kit/kit'
+import type { KitAnswer, KitSize } from '#core/kit/kit'
 import type { BoxLure } from '~/box/store'
 import HandFigure from '~/components/figure/HandFigure.vue'
+import { numberWord } from '~/words/numbers'
 import { LURE_SHORT } from '~/words/options'
 
 /** The fewest lures that cover what is fished, what is missing, and what could stay in the shop. */
@@ -13,7 +14,8 @@ const props = defineProps<{
   stopped: boolean
   lures: readonly BoxLure[]
   lookCount: number
-  size: number
+  /** The size of kit that is looked at. */
+  chosen: KitSize | null
   /** What the kit is for, in words. */
   fished: string
 }>()
@@ -21,24 +23,8 @@ const emit = defineEmits<{ size: [n: number]; stop: []; start: []; waters: []; b
 const of100 = (share: number) => Math.round(100 * share)
 const finishOf = (id: string) => finishById(id) ?? props.lures.find(l => l.finish?.id === id)?.finish ?? null
 const nameOf = (id: string) => props.lures.find(l => l.finish?.id === id)?.body.name ?? finishOf(id)?.name ?? id
-const chosen = computed(() => props.kit?.curve.find(c => c.size === props.size) ?? props.kit?.curve.at(-1) ?? null)
 const repeats = computed(() => props.lures.length - props.lookCount)
-const NUMBERS = [
-  'None',
-  'One',
-  'Two',
-  'Three',
-  'Four',
-  'Five',
-  'Six',
-  'Seven',
-  'Eight',
-  'Nine',
-  'Ten',
-  'Eleven',
-  'Twelve',
-]
-const word = (n: number) => NUMBERS[n] ?? String(n)
+const word = (n: number) => numberWord(n, 'none')
 const gaps = computed(() => (props.kit?.gaps ?? []).filter(g => of100(g.gain) >= 1).slice(0, 3))
 const never = computed(() => props.kit?.never ?? [])
 const BAR_PX = 62

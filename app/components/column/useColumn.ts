@@ -7,6 +7,8 @@ import type { ScreenModel } from '~/screen/model'
 
 /** Depths the picture may reach, m: the smallest that holds what is in it. */
 const REACHES_M = [0.75, 1.2, 2, 3, 4.5, 6.5, 9, 13, 18, 25, 36, 60]
+/** The smallest reach that holds a depth, m. */
+export const reachFor = (leastM: number) => REACHES_M.find(r => r >= leastM) ?? REACHES_M.at(-1)!
 
 /** Geometry of the picture: one scale for depth and range, in px per metre. */
 export interface Column {
@@ -138,7 +140,7 @@ export function provideColumn(
     const seen = Math.max(1.22 * store.depthM, 1.12 * Math.min(s.visibilityM, 8), (s.fishM * waterH.value) / room)
     // The bottom is in the picture unless it lies far below all else.
     const least = s.waterM !== null && s.waterM < FAR_BELOW * seen ? Math.max(seen, s.waterM) : seen
-    const wanted = REACHES_M.find(r => r >= least) ?? REACHES_M.at(-1)!
+    const wanted = reachFor(least)
     if (wanted !== reachM.value) reachM.value = wanted
   }
   const fitted = () => [store.depthM, store.reading.visibilityM, store.reading.fishM, store.reading.waterM]

@@ -5,6 +5,7 @@ import HandFigure from '~/components/figure/HandFigure.vue'
 import { useDayStore } from '~/day/store'
 import type { PlanShown, SpellShown } from '~/day/work'
 import { clock } from '~/reading/clock'
+import { numberWord } from '~/words/numbers'
 import { LURE_SHORT, cap } from '~/words/options'
 
 /** What to carry for the day, what it would lose without each, and what to mind. */
@@ -22,24 +23,9 @@ defineEmits<{
   cancel: []
 }>()
 const day = useDayStore()
-const NUMBERS = [
-  'No',
-  'One',
-  'Two',
-  'Three',
-  'Four',
-  'Five',
-  'Six',
-  'Seven',
-  'Eight',
-  'Nine',
-  'Ten',
-  'Eleven',
-  'Twelve',
-]
 const title = computed(() => {
   const n = props.plan?.pack.length ?? 0
-  return `${NUMBERS[n] ?? n} ${n === 1 ? 'lure' : 'lures'} for the day`
+  return `${numberWord(n, 'no')} ${n === 1 ? 'lure' : 'lures'} for the day`
 })
 const most = computed(() => Math.max(0.1, ...(props.plan?.pack.map(p => p.lost) ?? [])))
 const rows = computed(() =>
