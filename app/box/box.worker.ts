@@ -1,6 +1,4 @@
 import { expose } from 'comlink'
 import { workBox } from './work'
 
-const api = { work: workBox }
-export type BoxWorker = typeof api
-expose(api)
+expose({ work: workBox })

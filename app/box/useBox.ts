@@ -1,7 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
-import { wrap } from 'comlink'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import type { OwnLure } from '#core/box/own'
+import { type OwnLure, hasOwnCoats } from '#core/box/own'
 import type { KitAnswer, KitProgress } from '#core/kit/kit'
 import type { SampleAsk } from '#core/kit/sample'
 import type { Scene, SceneScores } from '#core/kit/scenes'
@@ -9,7 +8,6 @@ import type { LureId } from '#core/lure/types'
 import type { Request } from '#core/request/request'
 import { handOf } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
-import type { BoxWorker } from './box.worker'
 import type { BoxAsk, BoxResult, KitStep, MapShown, SameShown, TrayShown } from './work'
 
 /** Scenes scored between two looks at whether something newer was asked: well under the 200 ms a stop may take. */
@@ -24,11 +22,10 @@ export const MOST_KIT = 12
 const SAME_SCENES = 60
 
 /** A worker for the box. Throws where workers are refused. */
-function makeWorker() {
-  const worker = new Worker(new URL('./box.worker.ts', import.meta.url), { type: 'module' })
-  const remote = wrap<BoxWorker>(worker)
-  return handOf<BoxAsk, BoxResult>(worker, ask => remote.work(ask))
-}
+const makeWorker = () =>
+  handOf<BoxAsk, BoxResult>(new Worker(new URL('./box.worker.ts', import.meta.url), { type: 'module' }))
+
+const typesOf = (owned: readonly OwnLure[]) => [...new Set(owned.map(o => o.lure))].sort()
 
 export interface BoxQuestion {
   request: Request
@@ -66,7 +63,7 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
   async function look(): Promise<void> {
     const mine = ++newest
     const { request, owned, fishM, mapped } = ask()
-    const lures = [...new Set(owned.map(o => o.lure))].sort()
+    const lures = typesOf(owned)
     const out: TrayShown[] = []
     try {
       for (const lure of lures) {
@@ -94,8 +91,8 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
 
   /** Scenes as they are fished, scored once for all kits of the same lures. */
   async function score(of: KitQuestion['of'], owned: OwnLure[], stale: () => boolean) {
-    const own = owned.filter(o => o.coats && Object.keys(o.coats).length)
-    const lures = [...new Set(owned.map(o => o.lure))].sort()
+    const own = owned.filter(hasOwnCoats)
+    const lures = typesOf(owned)
     const key = JSON.stringify([of, lures, own])
     if (scored?.key === key) return scored.scores
     const scenes =

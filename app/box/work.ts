@@ -1,5 +1,5 @@
 import { mapOf, type ThingMap } from '#core/box/map'
-import { type OwnLure, ownFinish } from '#core/box/own'
+import { type OwnLure, hasOwnCoats, ownFinish } from '#core/box/own'
 import { apartOf, trayOf } from '#core/box/tray'
 import { type KitAnswer, type KitProgress, kitSteps } from '#core/kit/kit'
 import { type SampleAsk, sampleScenes } from '#core/kit/sample'
@@ -10,8 +10,7 @@ import { evenFrom } from '#core/numeric/even'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { apartJnd, measure } from '#core/sight/measure'
-import { hex } from '#core/spectrum/colour'
-import type { SeenOut } from '~/screen/model'
+import { type SeenOut, seenOut } from '~/screen/seen'
 import { withLightTable } from '~/screen/lightTable'
 
 /** A finish of the tray as it is drawn. */
@@ -58,20 +57,17 @@ function tray({ request, lure, owned, fishM }: Extract<BoxAsk, { kind: 'tray' }>
     ...told,
     finishes: told.finishes.map(f => ({
       ...f,
-      seen: {
-        distanceM: fishM,
-        shape: fishM <= f.sightM,
-        fine: Number(f.seen.fine.toFixed(2)),
-        water: hex(f.seen.water),
-        parts: Object.fromEntries(Object.entries(f.seen.parts).map(([p, c]) => [p, hex(c)])),
-      },
+      seen: seenOut(f.seen, f.sightM),
     })),
   }
 }
 
 let kit: Generator<KitProgress, KitAnswer> | null = null
 const extraOf = (owned: readonly OwnLure[]) =>
-  owned.flatMap(o => (o.coats && Object.keys(o.coats).length ? [ownFinish(o)] : [])).filter(f => f !== null)
+  owned
+    .filter(hasOwnCoats)
+    .map(ownFinish)
+    .filter(f => f !== null)
 
 function kitBegin({ scored, owned, most, keep, drop }: Extract<BoxAsk, { kind: 'kit-begin' }>): KitStep {
   const ids = [...new Set(owned.flatMap(o => ownFinish(o)?.id ?? []))]

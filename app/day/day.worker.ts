@@ -1,6 +1,4 @@
 import { expose } from 'comlink'
 import { workDay } from './work'
 
-const api = { work: workDay }
-export type DayWorker = typeof api
-expose(api)
+expose({ work: workDay })

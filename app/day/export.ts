@@ -1,7 +1,9 @@
+import { MINUTE_MS } from '#core/units'
 import { DateTime } from 'luxon'
+import { midnightMs } from '#core/day/clock'
 import { finishById } from '#core/lure/finish'
 import type { DayRequest } from '#core/day/request'
-import { LURE_SHORT, cap } from '~/words/options'
+import { LURE_SHORT, cautionName } from '~/words/options'
 import type { DayShown, PlanShown, SpellShown } from './work'
 
 /** What goes out of a plan: to print, to a calendar, to a file. */
@@ -14,11 +16,9 @@ export interface PlanOut {
   plan: PlanShown
 }
 
-const MINUTE_MS = 60_000
-
 /** The moment of a minute of the plan's day. */
 export const msOf = ({ date, place }: DayRequest, min: number): number =>
-  Date.parse(`${date}T00:00:00Z`) + (min - place.utcOffsetMin) * MINUTE_MS
+  midnightMs(date, place.utcOffsetMin) + min * MINUTE_MS
 
 /** One change of the day: when, what, why. */
 export interface ChangeOut {
@@ -59,7 +59,7 @@ export async function calendarOf(out: PlanOut): Promise<string> {
     if (alarm) event.createAlarm({ type: ICalAlarmType.display, trigger: 5 * 60, description: summary })
   }
   for (const c of changesOf(out)) add(c.min, c.endMin, `${c.lure}: ${c.finish}`, c.why, true)
-  for (const c of out.plan.cautions) add(c.fromMin, c.toMin, cap(c.kind.replace('-', ' ')), c.text, false)
+  for (const c of out.plan.cautions) add(c.fromMin, c.toMin, cautionName(c.kind), c.text, false)
   return calendar.toString()
 }
 

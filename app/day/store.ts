@@ -1,3 +1,4 @@
+import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { useLocalStorage, useRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
@@ -13,8 +14,6 @@ import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { type DaySet, FIRST_DAY, HOURS, type HourSet, USUAL_SCORE } from './fields'
 
-const HOUR_MIN = 60
-const DAY_MIN = 1440
 /** A tide that moves less in an hour stands, m. */
 const SLACK_M = 0.1
 const STEPS = 60

@@ -1,11 +1,9 @@
 import { useDebounceFn } from '@vueuse/core'
-import { wrap } from 'comlink'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { DayRequest } from '#core/day/request'
 import type { StepScores } from '#core/day/scores'
 import { handOf } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
-import type { DayWorker } from './day.worker'
 import type { DayAsk, DayResult, DayShown, PlanShown } from './work'
 
 /** Steps of a lane ranked between two looks at whether something newer was asked. */
@@ -14,11 +12,8 @@ const AT_ONCE = 8
 const REST_MS = 120
 
 /** A worker for days. Throws where workers are refused. */
-function makeWorker() {
-  const worker = new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' })
-  const remote = wrap<DayWorker>(worker)
-  return handOf<DayAsk, DayResult>(worker, ask => remote.work(ask))
-}
+const makeWorker = () =>
+  handOf<DayAsk, DayResult>(new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' }))
 
 export interface DayQuestion {
   request: DayRequest

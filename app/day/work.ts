@@ -1,3 +1,4 @@
+import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { hex } from '#core/spectrum/colour'
 import { spellSaid } from '#core/day/answer'
 import { cautionsOfDay } from '#core/day/cautions'
@@ -73,7 +74,6 @@ export type DayAsk =
 export type DayResult = DayShown | (StepScores | null)[] | PlanShown
 
 const PATH_MIN = 10
-const MINUTE = 60
 
 function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: 'light' }>): DayShown {
   const day = dayOf(r)
@@ -106,7 +106,7 @@ function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: '
       const m = Math.min(clock.toMin, clock.fromMin + i * PATH_MIN)
       return { min: m, sunDeg: sunElevationDeg(at(m)), moonDeg: moonElevationDeg(at(m)) }
     }),
-    moon: { fraction: moonFraction(clock.msAt(12 * MINUTE)), riseMin: min(moon.rise), setMin: min(moon.set) },
+    moon: { fraction: moonFraction(clock.msAt(DAY_MIN / 2)), riseMin: min(moon.rise), setMin: min(moon.set) },
     depthsM: r.lures.map(l => l.depthM ?? usualDepthM(l.lure, r.water.depthM ?? null, r.water.visibilityM)),
   }
 }
@@ -132,7 +132,7 @@ function plan({ request: r, scores: told }: Extract<DayAsk, { kind: 'plan' }>): 
   const fished = (spell: SpellShown) =>
     day.steps
       .slice(spell.from, spell.to)
-      .reduce((s, step) => s + (step.weather.lightning ? 0 : step.endMin - step.atMin), 0) / MINUTE
+      .reduce((s, step) => s + (step.weather.lightning ? 0 : step.endMin - step.atMin), 0) / HOUR_MIN
   const { all, pack, oneEach } = planned.worth
   return {
     lanes,

@@ -1,6 +1,4 @@
 import { expose } from 'comlink'
 import { workDesk } from './work'
 
-const api = { work: workDesk }
-export type DeskWorker = typeof api
-expose(api)
+expose({ work: workDesk })

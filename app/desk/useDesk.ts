@@ -1,10 +1,8 @@
-import { wrap } from 'comlink'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
 import { handOf } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
-import type { DeskWorker } from './desk.worker'
 import { surenessOf } from './sureness'
 import type { FirstIn } from '#core/ranking/byReadings'
 import type { DeskAnswer, DeskAsk, DeskResult } from './work'
@@ -13,11 +11,8 @@ import type { DeskAnswer, DeskAsk, DeskResult } from './work'
 const AT_ONCE = 6
 
 /** A worker that weighs readings. Throws where workers are refused. */
-function makeWorker() {
-  const worker = new Worker(new URL('./desk.worker.ts', import.meta.url), { type: 'module' })
-  const remote = wrap<DeskWorker>(worker)
-  return handOf<DeskAsk, DeskResult>(worker, ask => remote.work(ask))
-}
+const makeWorker = () =>
+  handOf<DeskAsk, DeskResult>(new Worker(new URL('./desk.worker.ts', import.meta.url), { type: 'module' }))
 
 /**
  * What the readings tell of the water, and how far the pick hangs on it: worked out in a worker of its own, the newest

@@ -4,6 +4,7 @@ import { v7 as newId } from 'uuid'
 import { computed, ref, toRaw } from 'vue'
 import type { Fault } from '#shared/faults'
 import type { CallInput } from '#shared/schema/call'
+import { tryingAgain } from './again'
 import { type KeptCall, type Waiting, send } from './outbox'
 
 export type Health = 'unknown' | 'ok' | 'database-away' | 'server-away'
@@ -13,10 +14,6 @@ export interface ListedCall extends KeptCall {
   state: 'kept' | 'waiting' | 'refused'
   faults: readonly Fault[]
 }
-
-/** How soon to try again while something waits or the server is away, ms: doubled each time up to the longest. */
-const AGAIN_MS = 4000
-const LONGEST_MS = 60_000
 
 /** Address of the next page in a Link header, or null. */
 const nextPage = (link: string | null) => /<([^>]+)>; rel="next"/.exec(link ?? '')?.[1] ?? null
@@ -43,9 +40,9 @@ export const useCallsStore = defineStore('calls', () => {
   const loaded = ref(false)
   /** The call kept last, until it is taken back: what the screen says was kept. */
   const last = ref<{ id: string; name: string } | null>(null)
-  let timer: ReturnType<typeof setTimeout> | null = null
-  let tries = 0
   let sending = false
+  // The list is fetched once: a retry needs to know only whether the server is back.
+  const { again, well } = tryingAgain(() => void (known ? checkHealth().then(flush) : load()))
   /**
    * The server knows this device: nothing is sent before, or a lost answer would leave what was sent with a stranger.
    */
@@ -122,22 +119,10 @@ export const useCallsStore = defineStore('calls', () => {
       }
       if (result.kind === 'later') continue
       settle(w, result)
-      tries = 0
+      well()
     }
     sending = false
     if (toSend.value.length || health.value !== 'ok') again()
-  }
-
-  function again(): void {
-    if (timer) return
-    timer = setTimeout(
-      () => {
-        timer = null
-        // The list is fetched once: a retry needs to know only whether the server is back.
-        void (known ? checkHealth().then(flush) : load())
-      },
-      Math.min(LONGEST_MS, AGAIN_MS * 2 ** tries++),
-    )
   }
 
   /** Keep a call: on the device at once, on the server as soon as it answers. */

@@ -1,9 +1,8 @@
+import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { DateTime } from 'luxon'
 import { sunElevationDeg } from '#core/sky/sun'
 
-/** Minutes in a day. */
-export const DAY_MIN = 1440
-const HOUR_MIN = 60
+export { DAY_MIN }
 
 /** A moment on the clock of its place. `zone` is an IANA name, so that daylight saving is the place's own. */
 export const localTime = (timeMs: number, zone: string) => DateTime.fromMillis(timeMs, { zone })

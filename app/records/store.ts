@@ -3,6 +3,7 @@ import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import type { RecordKind, RecordOf } from '#shared/schema/record'
 import { AT_ONCE, type SyncAnswer, type SyncEvent } from '#shared/schema/sync'
+import { tryingAgain } from '~/kept/again'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
 
@@ -12,10 +13,6 @@ export interface Kept<K extends RecordKind> {
   at: string
   body: RecordOf[K]
 }
-
-/** How soon to try again while something is not sent, ms: doubled each time up to the longest. */
-const AGAIN_MS = 4000
-const LONGEST_MS = 60_000
 
 /**
  * What an angler keeps beside calls: every change is an event on the device first, sent when the server answers, merged
@@ -32,9 +29,8 @@ export const useRecordsStore = defineStore('records', () => {
   const trouble = ref<'full' | 'passing' | null>(null)
   const refused = shallowRef<SyncAnswer['refused']>([])
   let shelf: Promise<Shelf> | null = null
-  let timer: ReturnType<typeof setTimeout> | null = null
   let syncing = false
-  let tries = 0
+  const { again, well, waits } = tryingAgain(() => void sync())
   /** Never a clock that goes back: of two changes made here the second is the later. */
   let latestMs = 0
 
@@ -110,24 +106,14 @@ export const useRecordsStore = defineStore('records', () => {
     try {
       const here = await open()
       while (await exchange(here));
-      tries = 0
+      well()
     } catch {
       again()
     } finally {
       syncing = false
     }
     // What was written while the last exchange was under way goes now.
-    if (!timer && (await (await open()).unsentCount())) void sync()
-  }
-  function again(): void {
-    if (timer) return
-    timer = setTimeout(
-      () => {
-        timer = null
-        void sync()
-      },
-      Math.min(LONGEST_MS, AGAIN_MS * 2 ** tries++),
-    )
+    if (!waits() && (await (await open()).unsentCount())) void sync()
   }
 
   const words = computed(() => {

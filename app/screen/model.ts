@@ -1,7 +1,6 @@
 import { hex } from '#core/spectrum/colour'
 import type { Request } from '#core/request/request'
 import type { Side } from '#core/lure/types'
-import type { Part } from '#core/paintwork/parts'
 import type { Answer, Ranked } from '#core/ranking/answer'
 import { placesOf } from '#core/ranking/closeCall'
 import { type Worked, rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
@@ -15,6 +14,9 @@ import type { Phase } from '#core/season/phase'
 import { type SentenceCode, say } from '#core/words/sentence'
 import { clarityWord } from '#core/water/words'
 import { LEANS } from './leans'
+import { type SeenOut, seenOut } from './seen'
+
+export type { SeenOut } from './seen'
 
 /** What the screen asks for: the engine's request and how to draw the answer. */
 export interface ScreenAsk {
@@ -38,16 +40,6 @@ export interface ScreenAsk {
   draftRows: readonly [number, number] | null
 }
 
-export type PartColours = Partial<Record<Part, string>>
-export interface SeenOut {
-  distanceM: number
-  /** Whether its shape is still made out there. */
-  shape: boolean
-  /** How plainly its hooks and eyes are drawn, 0-1. */
-  fine: number
-  water: string
-  parts: PartColours
-}
 export interface Curve extends ContrastCurve {
   finishId: string
   name: string
@@ -162,16 +154,7 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
   const { moment, ranked, judge } = worked
   const { scene, conditions } = moment
   const paint = painter(scene, ask.side, ask.watcher)
-  const seenAt = (j: (typeof ranked)[number], m: number): SeenOut => {
-    const s = paint(j.finish, m)
-    return {
-      distanceM: m,
-      shape: m <= j.sight[ask.side].sightM,
-      fine: Number(s.fine.toFixed(2)),
-      water: hex(s.water),
-      parts: Object.fromEntries(Object.entries(s.parts).map(([p, c]) => [p, hex(c)])),
-    }
-  }
+  const seenAt = (j: (typeof ranked)[number], m: number) => seenOut(paint(j.finish, m), j.sight[ask.side].sightM)
   const selected = ranked.find(j => j.finish.id === ask.selectedId) ?? ranked[0]!
   const column = waterColumn(scene, [...ask.depthsM, conditions.depthM])
   const looks = looksOf(ranked)

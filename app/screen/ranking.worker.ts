@@ -8,5 +8,4 @@ const api = {
     return workScreen(ask)
   },
 }
-export type RankingWorker = typeof api
 expose(api)

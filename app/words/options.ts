@@ -140,3 +140,6 @@ export const LURE_SHORT: Record<keyof typeof LURES, string> = {
   'inshore-twitchbait': 'Twitchbait',
   'inshore-spoon': 'Inshore spoon',
 }
+
+/** A kind of caution as an angler calls it. */
+export const cautionName = (kind: string) => cap(kind.replace('-', ' '))

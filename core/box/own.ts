@@ -22,11 +22,15 @@ function markOf(text: string): string {
   return (h >>> 0).toString(36)
 }
 
+/** Whether it wears any coat of its own. */
+export const hasOwnCoats = ({ coats }: Pick<OwnLure, 'coats'>): boolean => !!coats && Object.keys(coats).length > 0
+
 /** The finish of a lure in the box, or null where the catalogue no longer has it. The same for the same lure. */
-export function ownFinish({ id, lure, finishId, name, coats }: OwnLure): Finish | null {
+export function ownFinish(own: OwnLure): Finish | null {
+  const { id, lure, finishId, name, coats } = own
   const base = finishById(finishId)
   if (!base || base.lure !== lure) return null
-  if (!coats || !Object.keys(coats).length) return base
+  if (!coats || !hasOwnCoats(own)) return base
   const key = JSON.stringify([id, finishId, name, coats])
   let finish = made.get(key)
   if (!finish) {

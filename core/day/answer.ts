@@ -1,4 +1,5 @@
-import { DAY_MIN, clockOf, endClockOf } from '#core/day/clock'
+import { DAY_MIN } from '#core/units'
+import { clockOf, endClockOf } from '#core/day/clock'
 import { cautionsOfDay } from '#core/day/cautions'
 import { type DayPlan, type DayScores, type Lanes, planDay, rulesOf } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'

@@ -1,10 +1,12 @@
+import { DAY_MIN, HOUR_MIN, MINUTE_MS } from '#core/units'
 import type { DayRequest } from '#core/day/request'
 import { type SunTimes, sunTimes } from '#core/sky/sun'
 
-export const DAY_MIN = 1440
-const HOUR_MIN = 60
-const MINUTE_MS = 60_000
 const USUAL_STEP_MIN = 30
+
+/** When a date begins on a clock so many minutes ahead of UTC, ms since 1970 UTC; NaN where it is no date. */
+export const midnightMs = (date: string, utcOffsetMin: number): number =>
+  Date.parse(`${date}T00:00:00Z`) - utcOffsetMin * MINUTE_MS
 
 /** Minutes since midnight of a clock's "06:30". */
 export const minutesOf = (clock: string): number => {
@@ -42,7 +44,7 @@ export interface DayClock {
 
 /** The hours of a day that are fished, in steps: as asked, or from first light to an hour after the last. */
 export function dayClock({ date, place, from, to, stepMin = USUAL_STEP_MIN }: DayRequest): DayClock {
-  const midnight = Date.parse(`${date}T00:00:00Z`) - place.utcOffsetMin * MINUTE_MS
+  const midnight = midnightMs(date, place.utcOffsetMin)
   const msAt = (minutes: number) => midnight + minutes * MINUTE_MS
   const minutesAt = (ms: number) => (ms - midnight) / MINUTE_MS
   const at = { latitudeDeg: place.latitude, longitudeDeg: place.longitude }

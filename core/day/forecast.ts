@@ -1,4 +1,5 @@
-import { DAY_MIN, minutesOf } from '#core/day/clock'
+import { DAY_MIN } from '#core/units'
+import { minutesOf } from '#core/day/clock'
 import type { DayHour } from '#core/day/request'
 import type { SkyKind, Wind } from '#core/sky/weather'
 import type { Tide } from '#core/request/request'

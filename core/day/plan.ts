@@ -1,10 +1,10 @@
+import { HOUR_MIN } from '#core/units'
 import type { DayLane, DayRequest } from '#core/day/request'
 import { bestPack, lostWithout } from '#core/day/pack'
 import type { Day, StepScores } from '#core/day/scores'
 import { type ChangeRules, type Lane, type LanePlan, bestSpells } from '#core/day/spells'
 import { finishesOf } from '#core/lure/finish'
 
-const HOUR_MIN = 60
 /** Four minutes of fishing at a score of 0.6. */
 export const USUAL_CHANGE_COST = 0.04
 export const USUAL_PACK = 6

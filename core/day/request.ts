@@ -1,4 +1,4 @@
-import { finishesOf } from '#core/lure/finish'
+import { finishIds } from '#core/lure/finish'
 import { LURE_IDS } from '#core/lure/types'
 import { type ValueOf, flag, group, list, number, pattern, required, whole, word } from '#core/request/field'
 import { REQUEST, TIDES } from '#core/request/request'
@@ -86,14 +86,11 @@ export const DAY_REQUEST = group(
         group(
           {
             lure: required(word(LURE_IDS, { name: 'The lure' })),
-            finishIds: list(
-              word(
-                LURE_IDS.flatMap(lure => finishesOf(lure).map(f => f.id)),
-                { name: 'The finishes', open: true },
-              ),
-              200,
-              { name: 'The finishes', about: 'the whole catalogue of the lure when absent', least: 1 },
-            ),
+            finishIds: list(word(finishIds(), { name: 'The finishes', open: true }), 200, {
+              name: 'The finishes',
+              about: 'the whole catalogue of the lure when absent',
+              least: 1,
+            }),
             depthM: number([0, 60], ' m', {
               name: 'Running depth',
               about: 'metres; by lure when absent',

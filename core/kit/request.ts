@@ -1,10 +1,9 @@
-import { finishesOf } from '#core/lure/finish'
-import { LURE_IDS } from '#core/lure/types'
+import { finishIds } from '#core/lure/finish'
 import { type ValueOf, group, list, number, required, whole, word } from '#core/request/field'
 import { REQUEST } from '#core/request/request'
 
 const { limit: _, ...asked } = REQUEST.fields
-const ids = LURE_IDS.flatMap(lure => finishesOf(lure).map(f => f.id))
+const ids = finishIds()
 const finishes = (name: string, about: string) => list(word(ids, { name, open: true }), ids.length, { name, about })
 
 /** A scene of a kit: a request for a ranking without its limit, and how much it counts. */

@@ -1,8 +1,9 @@
+import { DAY_MS, MINUTE_MS } from '#core/units'
 import type { Scene } from '#core/kit/scenes'
 import { type LureId, lureType } from '#core/lure/types'
 import type { SpeciesId } from '#core/eye/species'
 import type { Forage } from '#core/prey/forage'
-import type { Salinity } from '#core/request/request'
+import { REQUEST, type Salinity } from '#core/request/request'
 import { sunTimes } from '#core/sky/sun'
 import type { SkyKind, Wind } from '#core/sky/weather'
 import type { TintId } from '#core/water/tints'
@@ -43,9 +44,8 @@ const WINDS: readonly [Wind, number][] = [
 /** A water's clarity strays so far from its usual, standard deviation of its logarithm; ours. */
 const CLARITY_STRAYS = 0.35
 /** Before sunrise and after sunset people fish so long, ms. */
-const TWILIGHT_MS = 45 * 60_000
-const DAY_MS = 86_400_000
-const CLARITY = [0.05, 30] as const
+const TWILIGHT_MS = 45 * MINUTE_MS
+const CLARITY = REQUEST.fields.water.fields.visibilityM.range
 
 /** One of a list by its shares. */
 function drawn<T>(of: readonly (readonly [T, number])[], even: number): T {

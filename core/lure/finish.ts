@@ -175,3 +175,6 @@ export function finishById(id: string): Finish | null {
   const lure = id.slice(0, id.indexOf('.')) as LureId
   return LURE_IDS.includes(lure) ? (finishesOf(lure).find(f => f.id === id) ?? null) : null
 }
+
+/** Ids of all finishes of all lures. */
+export const finishIds = (): string[] => LURE_IDS.flatMap(lure => finishesOf(lure).map(f => f.id))

@@ -1,5 +1,4 @@
-import { LURE_IDS } from '#core/lure/types'
-import { finishesOf } from '#core/lure/finish'
+import { finishIds } from '#core/lure/finish'
 import { type ValueOf, group, list, number, oneKindOf, pattern, required, word } from '#core/request/field'
 import { TINTS, type TintId } from '#core/water/tints'
 
@@ -10,7 +9,7 @@ const colour = (name: string) =>
   )
 const lit = (name: string) => number([0, 1e6], '', { name, about: 'relative' })
 /** Targets let down: plain white or black, or a finish of the catalogue. */
-const targets = () => ['white', 'black', ...LURE_IDS.flatMap(lure => finishesOf(lure).map(f => f.id))]
+const targets = () => ['white', 'black', ...finishIds()]
 
 /** Kinds of reading that tell which water it is: each is optional evidence. */
 export const READINGS = list(

@@ -9,7 +9,7 @@ import type { BackgroundId } from '#core/sight/backgrounds'
 import { type SceneInput, type SunFacing, usualFishM } from '#core/sight/scene'
 import { type Canopy, SKIES, type SkyKind, type Wind } from '#core/sky/weather'
 import { type PlaceTime, moonElevationDeg, moonFraction, sunElevationDeg } from '#core/sky/sun'
-import type { UnitSystem } from '#core/units'
+import { DAY_MS, type UnitSystem } from '#core/units'
 import type { TintId } from '#core/water/tints'
 import type { SchoolId } from '#core/words/schools'
 import { type Sentence, plainly } from '#core/words/sentence'
@@ -74,7 +74,6 @@ const OFF_BOTTOM = 0.85
 /** A share of the food smaller than this is not worth naming. */
 const NAMED_SHARE = 0.05
 const USUAL_LIMIT = 10
-const DAY_MS = 86_400_000
 
 /**
  * Where a lure runs when nothing is said, m: on the bottom if it belongs there and the bottom is known; otherwise at

@@ -1,6 +1,5 @@
+import { DAY_MS } from '#core/units'
 import { getMoonIllumination, getMoonPosition, getMoonTimes, getPosition, getTimes } from 'suncalc'
-
-const DAY_MS = 86_400_000
 
 /** Time as milliseconds since 1970-01-01 UTC; place in degrees, north and east positive. */
 export interface PlaceTime {

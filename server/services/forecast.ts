@@ -1,12 +1,12 @@
+import { DAY_MIN, HOUR_MIN, MINUTE_MS } from '#core/units'
+import { midnightMs } from '#core/day/clock'
 import type { DayHour } from '#core/day/request'
 import { WINDS, type Wind } from '#core/sky/weather'
-import type { ForecastOut } from '#shared/schema/forecast'
+import type { ForecastOut, ForecastQuery } from '#shared/schema/forecast'
 
 /** A station is waited for so long, ms, and read so many pages of a stream. */
 const PATIENCE_MS = 2000
 const MOST_PAGES = 12
-const MINUTE_MS = 60_000
-const DAY_MIN = 1440
 /** From this rain on it rains, mm/h; and from this probability on the water is left, per cent. */
 const RAINS = 0.2
 const LIGHTNING = 40
@@ -59,6 +59,9 @@ function windOf(mps: number): Wind {
 }
 const two = (n: number) => String(n).padStart(2, '0')
 
+/** When the day begins that a forecast is asked for; not a number where it is no date. */
+export const beginningOf = ({ date, utcOffsetMin }: ForecastQuery): number => midnightMs(date, Number(utcOffsetMin))
+
 /**
  * The day's forecast and tide from a SensorThings station (OGC 18-088, part 1).
  * @param base address of the service, up to its version
@@ -81,7 +84,7 @@ export async function readForecast(base: string, midnightMs: number, fetcher: Fe
   const hours = new Map<number, DayHour>()
   const put = (list: Observation[], patch: (v: number) => Partial<DayHour>) => {
     for (const { ms, result } of list) {
-      const hour = Math.floor((ms - midnightMs) / (60 * MINUTE_MS))
+      const hour = Math.floor((ms - midnightMs) / (HOUR_MIN * MINUTE_MS))
       if (hour < 0 || hour > 23) continue
       hours.set(hour, { ...(hours.get(hour) ?? { at: `${two(hour)}:00` }), ...patch(result) })
     }

@@ -1,8 +1,7 @@
 import Joi from 'joi'
 import type { Request } from '#core/request/request'
-import { momentSchema } from '#shared/schema/fields'
+import { momentSchema, uuidSchema } from '#shared/schema/fields'
 import { requestSchema } from '#shared/schema/request'
-import { UUID } from '#shared/uuid'
 
 /**
  * A call kept by an angler: what was asked, and which finish was tied on. The ranking is worked out again by the
@@ -17,12 +16,6 @@ export interface CallInput {
   exactPlace?: boolean
 }
 
-const uuid = (name: string) =>
-  Joi.string()
-    .pattern(UUID)
-    .label(name)
-    .messages({ 'string.pattern.base': `${name} must be a UUID.` })
-
 /** `PUT /api/v1/calls/{id}`. */
 export const callSchema = Joi.object<CallInput>({
   asked: requestSchema.label('What was asked').required(),
@@ -33,7 +26,7 @@ export const callSchema = Joi.object<CallInput>({
     .messages({ 'string.pattern.base': '{{#label}} must be a finish from the catalogue.' })
     .required(),
   keptAt: momentSchema('The time it was kept').required(),
-  waterId: uuid('The water').allow(null),
+  waterId: uuidSchema('The water').allow(null),
   exactPlace: Joi.boolean().strict().label('The exact place'),
 })
   .label('The call')
@@ -50,4 +43,4 @@ export const recoverSchema = Joi.object<{ code: string }>({
   .label('The request')
   .messages({ 'object.unknown': 'The request holds a field Piscator does not know. Take it out.' })
 
-export const idSchema = uuid("The call's id").required()
+export const idSchema = uuidSchema("The call's id").required()

@@ -1,10 +1,17 @@
 import Joi from 'joi'
+import { UUID } from '#shared/uuid'
 import type { Field, GroupField, KindsField, ListField, NumberField, WordField } from '#core/request/field'
 
 /** An RFC 3339 moment: date, time and zone, in a year of four digits that the clock can read. */
 const MOMENT = /^(?!0000)\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,9})?)?(Z|[+-]([01]\d|2[0-3]):[0-5]\d)$/
 const readsAsMoment = (v: string, helpers: Joi.CustomHelpers) =>
   Number.isFinite(Date.parse(v)) ? v : helpers.error('string.pattern.base')
+
+export const uuidSchema = (name: string) =>
+  Joi.string()
+    .pattern(UUID)
+    .label(name)
+    .messages({ 'string.pattern.base': `${name} must be a UUID.` })
 
 export const momentSchema = (name: string) =>
   Joi.string()

@@ -2,15 +2,9 @@ import Joi from 'joi'
 import { DAY_REQUEST, type DayRequest } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'
-import { schemaOf } from '#shared/schema/fields'
+import { schemaOf, uuidSchema } from '#shared/schema/fields'
 import { VOCABULARY } from '#shared/vocabulary'
-import { UUID } from '#shared/uuid'
 
-const uuid = (name: string) =>
-  Joi.string()
-    .pattern(UUID)
-    .label(name)
-    .messages({ 'string.pattern.base': `${name} must be a UUID.` })
 const line = (name: string, most = 80) => Joi.string().max(most).label(name)
 const note = () => line('The note', 500).allow('')
 const finishId = (name: string) =>
@@ -71,7 +65,7 @@ const coat = record<OwnCoat>('A coat', {
 export const RECORDS = {
   plan: record<PlanRecord>('The plan', {
     name: line('The name').required(),
-    waterId: uuid('The water').allow(null).required(),
+    waterId: uuidSchema('The water').allow(null).required(),
     asked: schemaOf(DAY_REQUEST).required(),
     pack: Joi.array().items(finishId('What is packed')).max(40).label('The pack').required(),
     share: Joi.number().strict().min(0).max(100).label('The share').required(),

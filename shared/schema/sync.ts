@@ -1,7 +1,6 @@
 import Joi from 'joi'
-import { momentSchema } from '#shared/schema/fields'
+import { momentSchema, uuidSchema } from '#shared/schema/fields'
 import { RECORDS, type RecordKind, type RecordOf } from '#shared/schema/record'
-import { UUID } from '#shared/uuid'
 
 /** A change of a record on some device. The later of two to the same record stands; of equals the greater id. */
 export interface SyncEvent<K extends RecordKind = RecordKind> {
@@ -18,21 +17,14 @@ export interface SyncEvent<K extends RecordKind = RecordKind> {
 /** Events that may be sent, and come back, at once. */
 export const AT_ONCE = 200
 
-const uuid = (name: string) =>
-  Joi.string()
-    .pattern(UUID)
-    .label(name)
-    .messages({ 'string.pattern.base': `${name} must be a UUID.` })
-    .required()
-
 /** One event; its body is held to what its kind keeps. */
 export const eventSchema = Joi.object<SyncEvent>({
-  id: uuid("The event's id"),
+  id: uuidSchema("The event's id").required(),
   kind: Joi.string()
     .valid(...Object.keys(RECORDS))
     .label('The kind')
     .required(),
-  recordId: uuid("The record's id"),
+  recordId: uuidSchema("The record's id").required(),
   at: momentSchema('The time').required(),
   body: Joi.when('kind', {
     switch: Object.entries(RECORDS).map(([is, then]) => ({ is, then: then.allow(null).required() })),

@@ -1,13 +1,7 @@
-/** A small repeatable source of chance, 0 to below 1 (mulberry32). */
-export function chance(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0
-    let t = Math.imul(a ^ (a >>> 15), a | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
+import { evenFrom } from '#core/numeric/even'
+
+/** A small repeatable source of chance, 0 to below 1. */
+export const chance = evenFrom
 
 /** The same, and from the normal distribution (Box & Muller 1958). */
 export function dice(seed: number) {

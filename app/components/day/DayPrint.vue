@@ -5,7 +5,7 @@ import { finishById } from '#core/lure/finish'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import { type PlanOut, changesOf } from '~/day/export'
 import { clock } from '~/reading/clock'
-import { LURE_SHORT, cap } from '~/words/options'
+import { LURE_SHORT, cautionName } from '~/words/options'
 
 /** The day on paper, in black: one A4 page, or one for a pocket. Nothing of it shows on a screen. */
 const props = defineProps<{ out: PlanOut; size: 'a4' | 'pocket' }>()
@@ -70,7 +70,7 @@ const sun = computed(() => {
             <tr v-for="c in out.plan.cautions" :key="c.kind + c.fromMin">
               <td class="hour">{{ clock(c.fromMin) }}</td>
               <td>
-                <b>{{ cap(c.kind.replace('-', ' ')) }}</b>
+                <b>{{ cautionName(c.kind) }}</b>
                 to {{ clock(c.toMin) }}.
                 <span v-if="size === 'a4'">{{ c.text }}</span>
               </td>

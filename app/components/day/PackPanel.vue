@@ -6,7 +6,7 @@ import { useDayStore } from '~/day/store'
 import type { PlanShown, SpellShown } from '~/day/work'
 import { clock } from '~/reading/clock'
 import { numberWord } from '~/words/numbers'
-import { LURE_SHORT, cap } from '~/words/options'
+import { LURE_SHORT, cautionName } from '~/words/options'
 
 /** What to carry for the day, what it would lose without each, and what to mind. */
 const props = defineProps<{
@@ -118,7 +118,7 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
             >
               <b class="figure w-13 shrink-0">{{ clock(c.fromMin) }}</b>
               <span>
-                <b>{{ cap(c.kind.replace('-', ' ')) }}</b>
+                <b>{{ cautionName(c.kind) }}</b>
                 to {{ clock(c.toMin) }}. {{ c.text }}
               </span>
             </li>

@@ -1,10 +1,9 @@
-import { StationAwayError, readForecast } from '#server/services/forecast'
+import { StationAwayError, beginningOf, readForecast } from '#server/services/forecast'
 import { forecastQuery } from '#shared/schema/forecast'
 
 /** The day's weather and tide from the station: 200 with what it tells, 422 with faults, 503 where it is away. */
 export default defineEventHandler(async event => {
-  const { date, utcOffsetMin } = validated(forecastQuery, getQuery(event))
-  const midnight = Date.parse(`${date}T00:00:00Z`) - Number(utcOffsetMin) * 60_000
+  const midnight = beginningOf(validated(forecastQuery, getQuery(event)))
   if (!Number.isFinite(midnight)) {
     throw faultError(422, [{ path: 'date', code: 'date', message: 'The date is not in the calendar.' }])
   }
