@@ -9,6 +9,7 @@ import { type BoxLure, useBoxStore } from '~/box/store'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import PhotoLoupe from '~/components/common/PhotoLoupe.vue'
+import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import { useSettingsStore } from '~/settings/store'
 import { plainScale } from '~/settings/plainScale'
@@ -78,17 +79,16 @@ async function remove() {
       <span class="mb-2 block h-28 bg-plate p-2">
         <HandFigure v-if="lure.finish" :finish="lure.finish" :line="1.6" />
       </span>
-      <label class="row">
-        Name
+      <ConditionRow label="Name">
         <input
           class="h-11 w-56 border border-ink px-2"
           maxlength="80"
           :value="b.name"
+          aria-label="Name"
           @change="e => set({ name: text(e) || b.name })"
         />
-      </label>
-      <p class="row">
-        How many
+      </ConditionRow>
+      <ConditionRow label="How many">
         <NumberField
           label="How many"
           :value="b.count"
@@ -97,33 +97,31 @@ async function remove() {
           :max="999"
           @change="v => set({ count: Math.round(v) })"
         />
-      </p>
-      <p class="row">
-        Wear
+      </ConditionRow>
+      <ConditionRow label="Wear">
         <Choice label="Wear" :value="b.wear" :options="WEAR_OPTIONS" @change="v => set({ wear: v })" />
-      </p>
-      <label class="row">
-        Kept in
+      </ConditionRow>
+      <ConditionRow label="Kept in">
         <input
           class="h-11 w-56 border border-ink px-2"
           maxlength="80"
           :value="b.keptIn"
+          aria-label="Kept in"
           @change="e => set({ keptIn: text(e) })"
         />
-      </label>
-      <label class="row">
-        Note
+      </ConditionRow>
+      <ConditionRow label="Note">
         <input
           class="h-11 w-56 border border-ink px-2"
           maxlength="500"
           :value="b.note"
+          aria-label="Note"
           @change="e => set({ note: text(e) })"
         />
-      </label>
-      <p v-if="lure.finish" class="row">
-        In kits
+      </ConditionRow>
+      <ConditionRow v-if="lure.finish" label="In kits">
         <Choice label="In kits" :value="pin" :options="PINS" @change="setPin" />
-      </p>
+      </ConditionRow>
       <p class="mt-3 flex flex-wrap gap-2">
         <button type="button" class="quiet" @click="set({ retired: !b.retired })">
           {{ b.retired ? 'Carry it again' : 'Retire it' }}
@@ -144,7 +142,11 @@ async function remove() {
         @pick="(part, colour) => paint(part, { colour })"
       />
       <ul>
-        <li v-for="p in parts" :key="p.part" class="row flex-wrap">
+        <li
+          v-for="p in parts"
+          :key="p.part"
+          class="flex min-h-12 flex-wrap items-center justify-between gap-2 border-t border-hair"
+        >
           <span class="w-16">{{ p.words }}</span>
           <input
             type="color"
@@ -167,14 +169,3 @@ async function remove() {
     </section>
   </div>
 </template>
-
-<style scoped>
-.row {
-  display: flex;
-  min-height: 48px;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px;
-  border-top: 1px solid var(--hair);
-}
-</style>

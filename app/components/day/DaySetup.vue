@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { LureId } from '#core/lure/types'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
+import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import { FIRST_BANK, type LaneSet, MOST_LANES } from '~/day/fields'
 import { useBoxStore } from '~/box/store'
 import { useDayStore } from '~/day/store'
@@ -78,12 +79,15 @@ const two = (h: number) => `${h}:00`
         A rod is fished in the shade: say below how the banks stand.
       </p>
       <h3 class="figure mt-5 mb-1 text-value font-bold">Packing and changing</h3>
-      <label v-if="box.carried.length" class="row">
-        Only what is in my box
-        <input v-model="settings.onlyOwned" type="checkbox" class="h-5 w-5 accent-(--ink)" />
-      </label>
-      <p class="row">
-        Most lures to pack
+      <ConditionRow v-if="box.carried.length" label="Only what is in my box">
+        <input
+          v-model="settings.onlyOwned"
+          type="checkbox"
+          class="h-5 w-5 accent-(--ink)"
+          aria-label="Only what is in my box"
+        />
+      </ConditionRow>
+      <ConditionRow label="Most lures to pack">
         <NumberField
           label="Most lures to pack"
           :value="s.packMost"
@@ -92,9 +96,8 @@ const two = (h: number) => `${h}:00`
           :max="40"
           @change="v => day.change({ packMost: Math.round(v) })"
         />
-      </p>
-      <p class="row">
-        A change must win back
+      </ConditionRow>
+      <ConditionRow label="A change must win back">
         <NumberField
           label="What a change must win back"
           :value="s.changeMin"
@@ -103,9 +106,8 @@ const two = (h: number) => `${h}:00`
           :max="120"
           @change="v => day.change({ changeMin: v })"
         />
-      </p>
-      <p class="row">
-        No spell shorter than
+      </ConditionRow>
+      <ConditionRow label="No spell shorter than">
         <NumberField
           label="The shortest spell"
           :value="s.minSpellMin"
@@ -114,11 +116,10 @@ const two = (h: number) => `${h}:00`
           :max="600"
           @change="v => day.change({ minSpellMin: v })"
         />
-      </p>
+      </ConditionRow>
       <h3 class="figure mt-5 mb-1 text-value font-bold">Banks</h3>
       <template v-if="s.bank">
-        <p class="row">
-          The near bank looks towards
+        <ConditionRow label="The near bank looks towards">
           <NumberField
             label="Bearing the near bank looks to"
             :value="s.bank.facingDeg"
@@ -127,9 +128,8 @@ const two = (h: number) => `${h}:00`
             :max="359"
             @change="v => setBank({ facingDeg: v })"
           />
-        </p>
-        <p class="row">
-          Bank and trees above the water
+        </ConditionRow>
+        <ConditionRow label="Bank and trees above the water">
           <NumberField
             label="Height of the near bank and its trees"
             :value="s.bank.heightM"
@@ -138,9 +138,8 @@ const two = (h: number) => `${h}:00`
             :max="200"
             @change="v => setBank({ heightM: v })"
           />
-        </p>
-        <p class="row">
-          The same across the water
+        </ConditionRow>
+        <ConditionRow label="The same across the water">
           <NumberField
             label="Height of the bank across"
             :value="s.bank.acrossHeightM"
@@ -149,9 +148,8 @@ const two = (h: number) => `${h}:00`
             :max="200"
             @change="v => setBank({ acrossHeightM: v })"
           />
-        </p>
-        <p class="row">
-          Width of the water
+        </ConditionRow>
+        <ConditionRow label="Width of the water">
           <NumberField
             label="Width of the water"
             :value="s.bank.acrossM"
@@ -160,7 +158,7 @@ const two = (h: number) => `${h}:00`
             :max="5000"
             @change="v => setBank({ acrossM: v })"
           />
-        </p>
+        </ConditionRow>
         <button type="button" class="quiet mt-1" @click="day.change({ bank: null })">Open water, no banks</button>
       </template>
       <button v-else type="button" class="quiet" @click="setBank({})">Say how the banks stand</button>
@@ -238,13 +236,3 @@ const two = (h: number) => `${h}:00`
     </section>
   </div>
 </template>
-
-<style scoped>
-.row {
-  display: flex;
-  min-height: 44px;
-  align-items: center;
-  justify-content: space-between;
-  border-top: 1px solid var(--hair);
-}
-</style>
