@@ -1,6 +1,7 @@
 import type { LureId } from '#core/lure/types'
 import type { LanePlace } from '#core/day/request'
 import type { Wind } from '#core/sky/weather'
+import type { SpotBank } from '#shared/schema/record'
 
 /** A rod of the day: its lure, where it is fished, and how deep where the angler says so. */
 export interface LaneSet {
@@ -17,14 +18,6 @@ export interface HourSet {
   lightning: boolean
 }
 
-export interface BankSet {
-  facingDeg: number
-  heightM: number
-  /** Trees across the water. */
-  acrossHeightM: number
-  acrossM: number
-}
-
 /** Everything an angler sets about a day beside the water, the place and the date. */
 export interface DaySet {
   lanes: LaneSet[]
@@ -32,7 +25,7 @@ export interface DaySet {
   tide: { atMin: number; heightM: number }[] | null
   /** Hours 0-23 of the place's clock; null: as the reading has it, all day. */
   hours: HourSet[] | null
-  bank: BankSet | null
+  bank: SpotBank | null
   packMost: number
   /** What a change must win back, minutes of fishing. */
   changeMin: number
@@ -54,7 +47,7 @@ export const FIRST_DAY: DaySet = {
   minSpellMin: 60,
 }
 /** A bank to begin with where there is to be one. */
-export const FIRST_BANK: BankSet = { facingDeg: 90, heightM: 11, acrossHeightM: 11, acrossM: 46 }
+export const FIRST_BANK: SpotBank = { facingDeg: 90, heightM: 11, acrossHeightM: 11, acrossM: 46 }
 export const MOST_LANES = 8
 export const HOURS = 24
 /** A score that is neither good nor bad: what a minute of fishing is worth when a change is priced. */

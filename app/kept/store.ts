@@ -4,7 +4,8 @@ import { v7 as newId } from 'uuid'
 import { computed, ref, toRaw } from 'vue'
 import type { Fault } from '#shared/faults'
 import type { CallInput } from '#shared/schema/call'
-import { tryingAgain } from './again'
+import { tryingAgain } from '~/records/again'
+import { useRecordsStore } from '~/records/store'
 import { type KeptCall, type Waiting, send } from './outbox'
 
 export type Health = 'unknown' | 'ok' | 'database-away' | 'server-away'
@@ -34,6 +35,7 @@ const listed = (w: Extract<Waiting, { kind: 'keep' }>): ListedCall => ({
  * a lost connection nor a server that dies half way loses one.
  */
 export const useCallsStore = defineStore('calls', () => {
+  const records = useRecordsStore()
   const kept = ref<KeptCall[]>([])
   const waiting = useLocalStorage<Waiting[]>('piscator.waiting', [])
   const health = ref<Health>('unknown')
@@ -112,6 +114,8 @@ export const useCallsStore = defineStore('calls', () => {
     // What is kept while another is on its way goes in the same round.
     for (let w = toSend.value[0]; w; w = toSend.value.find(x => !tried.has(toRaw(x)))) {
       tried.add(toRaw(w))
+      // A water of one's own is known to the server before a call that names it.
+      if (w.kind === 'keep' && w.input.waterId && records.unsent) await records.sync()
       const result = await send(w)
       if (result.kind === 'away') {
         await checkHealth()

@@ -12,6 +12,7 @@ import KitPanel from '~/components/box/KitPanel.vue'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import Sheet from '~/components/common/Sheet.vue'
+import WatersSheet from '~/components/waters/WatersSheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
@@ -299,7 +300,10 @@ onMounted(() => {
       <AddLure v-if="sheet === 'add'" :first="bought" :lure="s.lure" :same-as="sameAs" @edit="edit" />
       <EditLure v-else-if="sheet === 'edit' && editedLure" :lure="editedLure" @gone="sheet = null" />
       <BoxFiles v-else-if="sheet === 'files'" />
-      <PlaceAndTime v-else-if="sheet === 'where'" />
+      <div v-else-if="sheet === 'where'">
+        <PlaceAndTime />
+        <WatersSheet @close="sheet = null" />
+      </div>
       <div v-else-if="sheet === 'waters'">
         <Choice
           class="mb-3 max-w-80"

@@ -17,6 +17,7 @@ import ShadeStrip from '~/components/day/ShadeStrip.vue'
 import { reachFor } from '~/components/column/useColumn'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
+import WatersSheet from '~/components/waters/WatersSheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import { calendarOf, jsonOf } from '~/day/export'
 import { useDayStore } from '~/day/store'
@@ -254,7 +255,10 @@ onMounted(() => void waters.load())
     <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" class="col-span-full!" @close="sheet = null">
       <DaySetup v-if="sheet === 'setup'" />
       <KeptPlans v-else-if="sheet === 'plans'" :date="day.date" @open="openPlan" />
-      <PlaceAndTime v-else />
+      <div v-else>
+        <PlaceAndTime />
+        <WatersSheet @close="sheet = null" />
+      </div>
     </Sheet>
     <DayPrint v-if="printing && out" :out="out" :size="printing" />
   </main>

@@ -14,6 +14,7 @@ import FoodSheet from '~/components/sheets/FoodSheet.vue'
 import HelpSheet from '~/components/sheets/HelpSheet.vue'
 import ReadingsSheet from '~/components/sheets/ReadingsSheet.vue'
 import KeptSheet from '~/components/sheets/KeptSheet.vue'
+import WatersSheet from '~/components/waters/WatersSheet.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import StatusLine from '~/components/StatusLine.vue'
 import TopBar from '~/components/TopBar.vue'
@@ -64,7 +65,7 @@ const answers = useScreen(() => ({
 const { screen, plate, slow, failed, cancel } = answers
 const { keep } = useKeeping(answers)
 
-type SheetName = 'conditions' | 'readings' | 'food' | 'kept' | 'help' | 'plate'
+type SheetName = 'conditions' | 'waters' | 'readings' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
 /** Open a sheet, or close the one that is open by the same word. */
 const open = (name: SheetName) => {
@@ -103,6 +104,7 @@ useKeys({
   food: () => open('food'),
   kept: () => open('kept'),
   readings: () => open('readings'),
+  waters: () => open('waters'),
   help: () => open('help'),
 })
 onMounted(() => {
@@ -113,6 +115,7 @@ onMounted(() => {
 const TITLES: Record<SheetName, string> = {
   conditions: 'Conditions',
   readings: 'Which water is it?',
+  waters: 'Waters and spots',
   food: 'What they are eating',
   kept: 'Kept calls',
   help: 'Keys and words',
@@ -195,7 +198,8 @@ const TITLES: Record<SheetName, string> = {
       <PlaceTabs foot />
     </div>
     <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" @close="sheet = null">
-      <ConditionsSheet v-if="sheet === 'conditions'" @readings="open('readings')" />
+      <ConditionsSheet v-if="sheet === 'conditions'" @readings="open('readings')" @waters="open('waters')" />
+      <WatersSheet v-else-if="sheet === 'waters'" @close="sheet = null" />
       <ReadingsSheet v-else-if="sheet === 'readings'" @close="sheet = null" />
       <FoodSheet v-else-if="sheet === 'food'" :screen="screen" />
       <KeptSheet v-else-if="sheet === 'kept'" />

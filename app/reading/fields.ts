@@ -126,6 +126,7 @@ export const READING = {
   longitude: field('lon', null, -84.3, number(light.at.fields.longitude, 3)),
   zone: field('zone', null, 'America/New_York', zone),
   waterId: field<string | null>('water', null, null, orNone(uuid)),
+  spotId: field<string | null>('spot', null, null, orNone(uuid)),
   season: field<Word<typeof fields.season> | null>('season', 'season', null, orNone(word(fields.season))),
   forage: field<Shares>('food', 'forage', [], shares),
   clues: field<readonly Word<typeof fields.clues.of>[]>('clues', 'clues', [], words(fields.clues)),

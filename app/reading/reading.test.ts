@@ -33,6 +33,7 @@ const OTHER: Reading = {
   longitude: 151.25,
   zone: 'Australia/Sydney',
   waterId: '018f0000-0000-4000-8000-000000000005',
+  spotId: '018f0000-0000-4000-8000-0000000000b1',
   season: 'autumn',
   forage: [
     { kind: 'mullet', share: 0.6 },

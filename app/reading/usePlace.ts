@@ -8,7 +8,7 @@ export function usePlace() {
   async function moveTo(latitude: number, longitude: number): Promise<void> {
     const { timeMs, zone: from } = store.reading
     const zone = await zoneAt(latitude, longitude)
-    store.set({ latitude, longitude, zone, timeMs: sameClockIn(timeMs, from, zone), waterId: null })
+    store.set({ latitude, longitude, zone, timeMs: sameClockIn(timeMs, from, zone), waterId: null, spotId: null })
   }
   return { moveTo }
 }

@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import type { RecordKind, RecordOf } from '#shared/schema/record'
 import { AT_ONCE, type SyncAnswer, type SyncEvent } from '#shared/schema/sync'
-import { tryingAgain } from '~/kept/again'
+import { tryingAgain } from './again'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
 
@@ -29,7 +29,7 @@ export const useRecordsStore = defineStore('records', () => {
   const trouble = ref<'full' | 'passing' | null>(null)
   const refused = shallowRef<SyncAnswer['refused']>([])
   let shelf: Promise<Shelf> | null = null
-  let syncing = false
+  let syncing: Promise<void> | null = null
   const { again, well, waits } = tryingAgain(() => void sync())
   /** Never a clock that goes back: of two changes made here the second is the later. */
   let latestMs = 0
@@ -100,9 +100,9 @@ export const useRecordsStore = defineStore('records', () => {
     return answer.more || unsent.value > 0
   }
 
-  async function sync(): Promise<void> {
-    if (syncing) return
-    syncing = true
+  /** Send what is not sent and hear what is new; asked while it does, it is the same exchange. */
+  const sync = (): Promise<void> => (syncing ??= exchangeAll())
+  async function exchangeAll(): Promise<void> {
     try {
       const here = await open()
       while (await exchange(here));
@@ -110,7 +110,7 @@ export const useRecordsStore = defineStore('records', () => {
     } catch {
       again()
     } finally {
-      syncing = false
+      syncing = null
     }
     // What was written while the last exchange was under way goes now.
     if (!waits() && (await (await open()).unsentCount())) void sync()

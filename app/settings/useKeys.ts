@@ -15,6 +15,7 @@ export interface KeyActions {
   food: () => void
   kept: () => void
   readings: () => void
+  waters: () => void
   help: () => void
 }
 
@@ -37,6 +38,7 @@ export const KEY_MAP = [
   { keys: 'f', does: 'food and clues' },
   { keys: 'h', does: 'kept calls' },
   { keys: 'r', does: 'the reading desk: which water is it?' },
+  { keys: 'w', does: 'waters and spots of your own' },
   { keys: 'v', does: 'as a diver, as the fish or as a camera sees it' },
   { keys: 'g', does: 'noon, dusk, night' },
   { keys: 'u', does: 'feet or metres' },
@@ -59,6 +61,7 @@ export function useKeys(a: KeyActions, target: EventTarget = window): void {
     'f': a.food,
     'h': a.kept,
     'r': a.readings,
+    'w': a.waters,
     'v': a.watcher,
     'g': a.theme,
     'u': a.units,

@@ -5,11 +5,12 @@ import { first } from '#server/db/migrations/0001-first'
 import { lists } from '#server/db/migrations/0002-lists'
 import { identity } from '#server/db/migrations/0003-identity'
 import { events } from '#server/db/migrations/0004-events'
+import { ownWaters } from '#server/db/migrations/0005-own-waters'
 
 /** Any number, the same for every Piscator process: two starting at once take turns. */
 const LOCK = 7_402_611
 
-const MIGRATIONS = [first, lists, identity, events]
+const MIGRATIONS = [first, lists, identity, events, ownWaters]
 /** The newest state of the schema this code knows. */
 export const SCHEMA = MIGRATIONS.at(-1)!.name
 

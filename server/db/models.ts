@@ -188,7 +188,6 @@ export function defineModels(sequelize: Sequelize) {
     { ...common, modelName: 'Event', tableName: 'events' },
   )
   models.Call.belongsTo(models.FinishRow, { as: 'finish', foreignKey: 'tiedOn' })
-  models.Call.belongsTo(models.Water, { as: 'water', foreignKey: 'waterId' })
   models.FinishRow.belongsTo(models.LureTypeRow, { as: 'lureType', foreignKey: 'lureTypeId' })
   return models
 }

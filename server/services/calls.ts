@@ -136,9 +136,11 @@ const isSame = (c: Call, input: CallInput, asked: CallInput['asked']) =>
   c.keptAt.getTime() === Date.parse(input.keptAt) &&
   isEqual(c.asked, asked)
 
-async function mayUse({ Water }: Database, anglerId: string, waterId: string): Promise<boolean> {
+/** Waters of the basin, and those the angler's devices have told of. */
+async function mayUse({ Water, EventRow }: Database, anglerId: string, waterId: string): Promise<boolean> {
   const water = await Water.findByPk(waterId, { attributes: ['anglerId'] })
-  return water !== null && (water.anglerId === null || water.anglerId === anglerId)
+  if (water) return water.anglerId === null || water.anglerId === anglerId
+  return (await EventRow.count({ where: { anglerId, kind: 'water', recordId: waterId } })) > 0
 }
 
 /**

@@ -11,6 +11,7 @@ import { seedCatalogue } from '#server/db/seeds/catalogue'
 import { makeAngler, newRecoveryCode, plainCode, recover, signOut, standingOf } from './anglers'
 import { cursorOf, cursorText, forgetCall, keepCall, listCalls } from './calls'
 import { databaseState, unreadyFor } from './health'
+import { syncEvents } from '#server/services/sync'
 import { listWaters } from './waters'
 
 /** The app's own role, and the tables' owner. */
@@ -127,6 +128,13 @@ describe('a kept call', () => {
     expect(await keepCall(db, rank, other, newId(), there)).toEqual({ kind: 'unknown-water' })
     expect(await keepCall(db, rank, mine, newId(), there)).toMatchObject({ kind: 'kept' })
     expect((await listWaters(db, mine)).map(w => w.name)).toContain('Own pond')
+    const told = newId()
+    const calls = { ...INPUT, waterId: told }
+    expect(await keepCall(db, rank, mine, newId(), calls)).toEqual({ kind: 'unknown-water' })
+    const event = { id: newId(), kind: 'water' as const, recordId: told, at: new Date().toISOString(), body: null }
+    await syncEvents(db, mine, [event], null, Date.now())
+    expect(await keepCall(db, rank, mine, newId(), calls)).toMatchObject({ kind: 'kept' })
+    expect(await keepCall(db, rank, other, newId(), calls)).toEqual({ kind: 'unknown-water' })
     for (const who of [other, null]) expect((await listWaters(db, who)).map(w => w.name)).not.toContain('Own pond')
   })
   it('is listed newest first, also when its finish has left the catalogue', async () => {

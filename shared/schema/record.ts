@@ -2,8 +2,10 @@ import Joi from 'joi'
 import { DAY_REQUEST, type DayRequest } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'
-import { schemaOf, uuidSchema } from '#shared/schema/fields'
-import { VOCABULARY } from '#shared/vocabulary'
+import { READINGS, type Reading } from '#core/request/readings'
+import { REQUEST } from '#core/request/request'
+import { momentSchema, schemaOf, uuidSchema } from '#shared/schema/fields'
+import { LIMITS, VOCABULARY } from '#shared/vocabulary'
 
 const line = (name: string, most = 80) => Joi.string().max(most).label(name)
 const note = () => line('The note', 500).allow('')
@@ -49,6 +51,65 @@ export interface LureRecord {
 }
 export const WEARS = ['new', 'used', 'worn'] as const
 
+type Word<K extends keyof typeof VOCABULARY> = (typeof VOCABULARY)[K][number]
+
+/** A water an angler fishes, with its usual look. */
+export interface WaterRecord {
+  name: string
+  /** In the angler's words: farm pond, reservoir. */
+  kind: string
+  latitude: number
+  longitude: number
+  /** IANA time zone of the place. */
+  zone: string
+  salinity: Word<'salinity'>
+  usualTint: Word<'tint'>
+  usualVisibilityM: number
+  /** What lives there. */
+  prey: readonly Word<'forage'>[]
+  note: string
+  /** No longer listed; kept so that what was read there stays whole. */
+  archived: boolean
+}
+
+/** How a bank stands: the bearing it looks to, bank and trees above the water here and across, and the width. */
+export interface SpotBank {
+  facingDeg: number
+  heightM: number
+  acrossHeightM: number
+  acrossM: number
+}
+
+/** A spot on a water. */
+export interface SpotRecord {
+  waterId: string
+  name: string
+  latitude: number | null
+  longitude: number | null
+  /** What is behind the lure, or the bottom. */
+  background: Word<'background'>
+  /** Weed, wood, docks, in the angler's words. */
+  cover: string
+  /** null: deep, or not known. */
+  depthM: number | null
+  canopy: Word<'canopy'>
+  bank: SpotBank | null
+  note: string
+  archived: boolean
+}
+
+/** The water as it was read at a moment, by whatever readings were taken. */
+export interface ReadingRecord {
+  waterId: string | null
+  at: string
+  readings: Reading[]
+  /** Depth of a white disc: best, and nine times in ten between. */
+  visibilityM: { best: number; low: number; high: number }
+  tint: Word<'tint'>
+  temperatureC: number | null
+  note: string
+}
+
 const coat = record<OwnCoat>('A coat', {
   colour: Joi.string()
     .pattern(/^#[0-9a-f]{6}$/)
@@ -59,6 +120,25 @@ const coat = record<OwnCoat>('A coat', {
     .valid(...MATERIALS)
     .label('The material')
     .required(),
+})
+
+const number = (name: string, [least, most]: readonly [number, number]) =>
+  Joi.number().strict().min(least).max(most).label(name)
+const word = (name: string, words: readonly string[]) =>
+  Joi.string()
+    .valid(...words)
+    .label(name)
+const yesNo = (name: string) => Joi.boolean().strict().label(name)
+const latitude = () => number('The latitude', LIMITS.latitude)
+const longitude = () => number('The longitude', LIMITS.longitude)
+const disc = (name: string) => number(name, LIMITS.visibilityM)
+/** Bearing, heights and width of a bank, by the day's own limits. */
+const bankFields = DAY_REQUEST.fields.bank.fields
+const bank = record<SpotBank>('The bank', {
+  facingDeg: number('The bearing it looks to', bankFields.facingDeg.range).required(),
+  heightM: number('Its height', bankFields.heightM.range).required(),
+  acrossHeightM: number('The height across', bankFields.heightM.range).required(),
+  acrossM: number('The width of the water', bankFields.acrossM.range).required(),
 })
 
 /** What is kept of each kind of record. */
@@ -85,7 +165,46 @@ export const RECORDS = {
       .required(),
     keptIn: line('Where it is kept').allow('').required(),
     note: note().required(),
-    retired: Joi.boolean().strict().label('Whether it is retired').required(),
+    retired: yesNo('Whether it is retired').required(),
+  }),
+  water: record<WaterRecord>('The water', {
+    name: line('The name').required(),
+    kind: line('The kind', 40).allow('').required(),
+    latitude: latitude().required(),
+    longitude: longitude().required(),
+    zone: line('The time zone', 60).required(),
+    salinity: word('Salinity', VOCABULARY.salinity).required(),
+    usualTint: word('The usual tint', VOCABULARY.tint).required(),
+    usualVisibilityM: disc('The usual clarity').required(),
+    prey: schemaOf(REQUEST.fields.water.fields.prey).required(),
+    note: note().required(),
+    archived: yesNo('Whether it is archived').required(),
+  }),
+  spot: record<SpotRecord>('The spot', {
+    waterId: uuidSchema('The water').required(),
+    name: line('The name').required(),
+    latitude: latitude().allow(null).required(),
+    longitude: longitude().allow(null).required(),
+    background: word('The bottom', VOCABULARY.background).required(),
+    cover: line('The cover').allow('').required(),
+    depthM: number('The depth', LIMITS.depthM).allow(null).required(),
+    canopy: word('The canopy', VOCABULARY.canopy).required(),
+    bank: bank.allow(null).required(),
+    note: note().required(),
+    archived: yesNo('Whether it is archived').required(),
+  }),
+  reading: record<ReadingRecord>('The reading', {
+    waterId: uuidSchema('The water').allow(null).required(),
+    at: momentSchema('The time').required(),
+    readings: schemaOf({ ...READINGS, least: 0 }).required(),
+    visibilityM: record('The clarity', {
+      best: disc('The clarity').required(),
+      low: disc('The least clarity').required(),
+      high: disc('The most clarity').required(),
+    }).required(),
+    tint: word('The tint', VOCABULARY.tint).required(),
+    temperatureC: number('The temperature', LIMITS.temperatureC).allow(null).required(),
+    note: note().required(),
   }),
 } as const
 
@@ -93,5 +212,8 @@ export type RecordKind = keyof typeof RECORDS
 export interface RecordOf {
   plan: PlanRecord
   lure: LureRecord
+  water: WaterRecord
+  spot: SpotRecord
+  reading: ReadingRecord
 }
 export const RECORD_KINDS = Object.keys(RECORDS) as RecordKind[]

@@ -1,19 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { type FileRead, readBox, toCsv, toJson } from '~/box/files'
+import { readBox, toCsv, toJson } from '~/box/files'
 import { useBoxStore } from '~/box/store'
+import FileIn from '~/components/common/FileIn.vue'
 import { download } from '~/settings/download'
 
 /** The box out and in as a file. */
 const box = useBoxStore()
-const read = ref<FileRead | null>(null)
-const name = ref('')
-async function load(file: File | undefined) {
-  if (!file) return
-  name.value = file.name
-  read.value = readBox(file.name, await file.text(), box.all)
-  await box.change(read.value.writes)
-}
 </script>
 
 <template>
@@ -35,36 +27,14 @@ async function load(file: File | undefined) {
     <section>
       <h3 class="figure text-value font-bold">Bring a box in</h3>
       <p class="leading-snug">
-        A line with an id is that lure, changed; one without is added once, however often the file comes in. Nothing is
-        written where a line is wrong.
+        A line with an id is that lure, changed; one without is added once, however often the file comes in. A line that
+        is wrong is named, and the rest waits for your word.
       </p>
-      <label class="quiet mt-2 inline-flex cursor-pointer items-center has-focus-visible:outline-3">
-        <input
-          type="file"
-          accept=".csv,.json,text/csv,application/json"
-          class="off"
-          @change="load(($event.target as HTMLInputElement).files?.[0])"
-        />
-        Choose a file
-      </label>
-      <div v-if="read" class="mt-3" role="status">
-        <p v-if="!read.faults.length">
-          <b>{{ name }}:</b>
-          {{ read.added }} added, {{ read.changed }} changed, {{ read.same }} as they were.
-        </p>
-        <template v-else>
-          <p>
-            <b>{{ name }}</b>
-            was not brought in. Mend these and choose it again:
-          </p>
-          <ul>
-            <li v-for="(f, i) in read.faults" :key="i" class="border-t border-hair py-1">
-              <b>Line {{ f.line }}{{ f.column ? `, ${f.column}` : '' }}.</b>
-              {{ f.message }}
-            </li>
-          </ul>
-        </template>
-      </div>
+      <FileIn
+        accept=".csv,.json,text/csv,application/json"
+        :read="(name, text) => readBox(name, text, box.all)"
+        :take="writes => box.change(writes)"
+      />
     </section>
   </div>
 </template>

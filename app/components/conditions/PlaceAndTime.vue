@@ -6,6 +6,7 @@ import { useWatersStore } from '~/waters/store'
 import { LIMITS } from '#shared/vocabulary'
 import { atMinute, localTime, onDate } from '~/reading/clock'
 import { usePlace } from '~/reading/usePlace'
+import { useSpot } from '~/waters/useSpot'
 import { AUTO, seasonOf, seasonOptions } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
@@ -17,6 +18,11 @@ const store = useReadingStore()
 const waters = useWatersStore()
 const s = computed(() => store.reading)
 const { moveTo } = usePlace()
+const { choose: chooseSpot } = useSpot()
+const spotOptions = computed(() => [
+  { value: 'none', words: 'Anywhere on it' },
+  ...waters.spotsOf(s.value.waterId).map(p => ({ value: p.id, words: p.body.name })),
+])
 const seasons = computed(() => [
   { value: AUTO, words: 'Judged from temperature and date' },
   ...seasonOptions(s.value.species),
@@ -46,6 +52,15 @@ function setTime(e: Event) {
     <p v-if="waters.state === 'away'" class="py-1 text-ink2">
       Saved waters cannot be reached just now; the place can still be typed.
     </p>
+    <ConditionRow v-if="spotOptions.length > 1" label="Spot">
+      <Choice
+        label="Spot"
+        :value="s.spotId ?? 'none'"
+        :options="spotOptions"
+        @change="id => chooseSpot(id === 'none' ? null : id)"
+      />
+    </ConditionRow>
+    <slot />
     <ConditionRow label="Date">
       <input
         type="date"

@@ -3,24 +3,22 @@ import { computed } from 'vue'
 import type { LureId } from '#core/lure/types'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
+import BankRows from '~/components/conditions/BankRows.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import { FIRST_BANK, type LaneSet, MOST_LANES } from '~/day/fields'
 import { useBoxStore } from '~/box/store'
 import { useDayStore } from '~/day/store'
 import { useSettingsStore } from '~/settings/store'
 import { plainScale } from '~/settings/plainScale'
-import { useUnits } from '~/settings/useUnits'
 import { LURE_OPTIONS, WIND_OPTIONS } from '~/words/options'
 
 /** Everything about a day in words and numbers: rods, the pack, what a change costs, the banks, and the hours. */
 const day = useDayStore()
 const box = useBoxStore()
 const settings = useSettingsStore()
-const { length } = useUnits()
 const s = computed(() => day.set)
 const MINUTES = plainScale('min', 0)
 const PIECES = plainScale('', 0)
-const DEGREES = plainScale('°', 0)
 const PERCENT = plainScale('%', 0, 100)
 const PLACES = [
   { value: 'open' as const, words: 'in the open' },
@@ -33,8 +31,6 @@ const addLane = () => {
   day.change({ lanes: [...s.value.lanes, { lure, place: 'open', depthM: null }] })
 }
 const dropLane = (i: number) => day.change({ lanes: s.value.lanes.filter((_, k) => k !== i) })
-const setBank = (patch: Partial<typeof FIRST_BANK>) =>
-  day.change({ bank: { ...(s.value.bank ?? FIRST_BANK), ...patch } })
 const FORECAST = {
   none: 'From the simulated station that ships with the demonstration.',
   coming: 'Asking the station …',
@@ -119,49 +115,12 @@ const two = (h: number) => `${h}:00`
       </ConditionRow>
       <h3 class="figure mt-5 mb-1 text-value font-bold">Banks</h3>
       <template v-if="s.bank">
-        <ConditionRow label="The near bank looks towards">
-          <NumberField
-            label="Bearing the near bank looks to"
-            :value="s.bank.facingDeg"
-            :scale="DEGREES"
-            :min="0"
-            :max="359"
-            @change="v => setBank({ facingDeg: v })"
-          />
-        </ConditionRow>
-        <ConditionRow label="Bank and trees above the water">
-          <NumberField
-            label="Height of the near bank and its trees"
-            :value="s.bank.heightM"
-            :scale="length"
-            :min="0"
-            :max="200"
-            @change="v => setBank({ heightM: v })"
-          />
-        </ConditionRow>
-        <ConditionRow label="The same across the water">
-          <NumberField
-            label="Height of the bank across"
-            :value="s.bank.acrossHeightM"
-            :scale="length"
-            :min="0"
-            :max="200"
-            @change="v => setBank({ acrossHeightM: v })"
-          />
-        </ConditionRow>
-        <ConditionRow label="Width of the water">
-          <NumberField
-            label="Width of the water"
-            :value="s.bank.acrossM"
-            :scale="length"
-            :min="0.5"
-            :max="5000"
-            @change="v => setBank({ acrossM: v })"
-          />
-        </ConditionRow>
+        <BankRows :bank="s.bank" @change="bank => day.change({ bank })" />
         <button type="button" class="quiet mt-1" @click="day.change({ bank: null })">Open water, no banks</button>
       </template>
-      <button v-else type="button" class="quiet" @click="setBank({})">Say how the banks stand</button>
+      <button v-else type="button" class="quiet" @click="day.change({ bank: { ...FIRST_BANK } })">
+        Say how the banks stand
+      </button>
     </section>
     <section>
       <h3 class="figure mb-1 flex items-center justify-between text-value font-bold">

@@ -5,7 +5,7 @@ import ShownToday from '~/components/conditions/ShownToday.vue'
 import TheLight from '~/components/conditions/TheLight.vue'
 import TheWater from '~/components/conditions/TheWater.vue'
 
-defineEmits<{ readings: [] }>()
+defineEmits<{ readings: []; waters: [] }>()
 /**
  * The back plate of the instrument: every condition as a plain value, with what was assumed and why. The picture is
  * never the only way in.
@@ -14,7 +14,11 @@ defineEmits<{ readings: [] }>()
 
 <template>
   <div class="-m-4 gap-3 bg-plate p-3 lg:columns-2 2xl:columns-3">
-    <PlaceAndTime />
+    <PlaceAndTime>
+      <button type="button" class="min-h-11 underline underline-offset-4" @click="$emit('waters')">
+        Waters and spots of my own
+      </button>
+    </PlaceAndTime>
     <TheWater @readings="$emit('readings')" />
     <TheLight />
     <LureAndFish />

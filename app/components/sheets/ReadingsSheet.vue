@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { finishById } from '#core/lure/finish'
 import { TINTS } from '#core/water/tints'
 import { MOST_READINGS, useDeskStore } from '~/desk/store'
 import { useDesk } from '~/desk/useDesk'
 import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
+import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useUnits } from '~/settings/useUnits'
+import { useWatersStore } from '~/waters/store'
 import { useAnswers } from '~/screen/useScreen'
 import { READING_KINDS } from '#core/water/readingKinds'
 import { JAR_WORDS, READING_NAMES } from '~/words/options'
@@ -18,6 +20,8 @@ import ReadingRow from '~/components/desk/ReadingRow.vue'
 const emit = defineEmits<{ close: [] }>()
 const desk = useDeskStore()
 const store = useReadingStore()
+const records = useRecordsStore()
+const waters = useWatersStore()
 const settings = useSettingsStore()
 const { screen } = useAnswers()
 const { lengthText } = useUnits()
@@ -36,6 +40,24 @@ const next = computed(() => {
   const n = told.value?.answer.next
   return n && `${READING_NAMES[n.kind]}${n.target ? `, ${n.target}` : ''}: ${n.why}`
 })
+const kept = ref(false)
+/** Put what the readings come to into the history of the water fished. */
+async function keep() {
+  if (!told.value) return
+  const { visibilityM, tints } = told.value.answer
+  const { waterId, temperatureC } = store.reading
+  await records.put('reading', {
+    waterId,
+    at: new Date().toISOString(),
+    readings: plain.value,
+    visibilityM,
+    tint: tints[0]!.tint,
+    temperatureC,
+    note: '',
+  })
+  kept.value = true
+}
+watch(plain, () => (kept.value = false))
 function use() {
   if (!told.value) return
   store.set({ visibilityM: told.value.answer.visibilityM.best, tint: told.value.answer.tints[0]!.tint })
@@ -116,7 +138,12 @@ function use() {
           </p>
         </template>
         <progress v-if="busy" class="h-2 w-full accent-ink" :value="progress" aria-label="Ranking the waters" />
-        <button type="button" class="action mt-3" @click="use">Use this water</button>
+        <p class="mt-3 flex flex-wrap items-center gap-2">
+          <button type="button" class="action" @click="use">Use this water</button>
+          <button type="button" class="quiet" :disabled="kept" @click="keep">
+            {{ kept ? 'Kept' : 'Keep it' }}{{ waters.current ? ` with ${waters.current.name}` : '' }}
+          </button>
+        </p>
       </template>
     </section>
   </div>

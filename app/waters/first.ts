@@ -1,0 +1,32 @@
+import type { Reading } from '~/reading/reading'
+import type { SpotBank, SpotRecord, WaterRecord } from '#shared/schema/record'
+
+/** What a water of one's own starts as: the one on the screen. */
+export const firstWater = (r: Reading): WaterRecord => ({
+  name: 'New water',
+  kind: '',
+  latitude: r.latitude,
+  longitude: r.longitude,
+  zone: r.zone,
+  salinity: r.salinity,
+  usualTint: r.tint,
+  usualVisibilityM: r.visibilityM,
+  prey: [...r.prey],
+  note: '',
+  archived: false,
+})
+
+/** What a spot starts as: the bottom, depth and trees on the screen. */
+export const firstSpot = (waterId: string, r: Reading, bank: SpotBank | null): SpotRecord => ({
+  waterId,
+  name: 'New spot',
+  latitude: null,
+  longitude: null,
+  background: r.background,
+  cover: '',
+  depthM: r.waterM,
+  canopy: r.canopy,
+  bank,
+  note: '',
+  archived: false,
+})
