@@ -28,6 +28,8 @@ export default defineNuxtConfig({
     databaseUrl: '',
     // A SensorThings service with the weather to come: the simulated station's, in the demonstration.
     stationUrl: '',
+    // An NMEA 0183 line over TCP: a gateway of the boat, or the simulated one of the demonstration.
+    nmea: { host: '', port: '', simulated: '' },
     session: { password: '' },
     public: { version: pkg.version },
   },

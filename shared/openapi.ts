@@ -96,6 +96,18 @@ const paths = (callId: JsonSchema) => ({
       responses: { 200: { description: 'The verdict.', content: json(ref('Verdict')) }, 422: refused, 503: busy },
     },
   },
+  '/instruments': {
+    get: {
+      summary: 'What the boat and the gauge tell, as server-sent events: each is the whole board as JSON.',
+      responses: {
+        200: {
+          description: 'Events for as long as they are listened to, at most one a second.',
+          content: { 'text/event-stream': { schema: { type: 'string' } } },
+        },
+        503: busy,
+      },
+    },
+  },
   '/health': {
     get: {
       summary: 'Whether the server and its database serve.',

@@ -26,8 +26,8 @@ const FIRST: { [K in ReadingKind]: Extract<Reading, { kind: K }> } = {
 /** The reading desk: readings taken, kept on the device until they are cleared. */
 export const useDeskStore = defineStore('desk', () => {
   const readings = useLocalStorage<Reading[]>('piscator.desk', [])
-  function add(kind: ReadingKind): void {
-    if (readings.value.length < MOST_READINGS) readings.value = [...readings.value, structuredClone(FIRST[kind])]
+  function add(kind: ReadingKind, reading: Reading = structuredClone(FIRST[kind])): void {
+    if (readings.value.length < MOST_READINGS) readings.value = [...readings.value, reading]
   }
   function change(i: number, to: Reading): void {
     readings.value = readings.value.with(i, to)

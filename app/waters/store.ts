@@ -69,7 +69,7 @@ export const useWatersStore = defineStore('waters', () => {
   const putWater = (body: WaterRecord, id?: string) => records.put('water', body, id)
   const putSpot = (body: SpotRecord, id?: string) => records.put('spot', body, id)
   /** A copy of one of the basin's waters that can be changed. */
-  const makeMine = ({ id: _, own: _o, ...w }: WaterOut) => putWater({ ...w, archived: false })
+  const makeMine = ({ id: _, own: _o, ...w }: WaterOut) => putWater({ ...w, name: `${w.name}, mine`, archived: false })
 
   return { list, own, spots, spotsOf, state, load, choose, current, spot, putWater, putSpot, makeMine }
 })

@@ -113,7 +113,7 @@ describe('saved waters', () => {
     const waters = useWatersStore()
     await waters.load()
     const id = await waters.makeMine(waters.list[0]!)
-    expect(waters.own).toMatchObject([{ id, body: { name: 'Tallow Pond', archived: false } }])
+    expect(waters.own).toMatchObject([{ id, body: { name: 'Tallow Pond, mine', archived: false } }])
     expect(waters.own[0]!.body).not.toHaveProperty('own')
   })
 })

@@ -31,3 +31,9 @@ export const CANOPIES = {
   'mat': { words: 'under a mat', direct: 0, diffuse: 0.02 },
 } as const
 export type Canopy = keyof typeof CANOPIES
+
+/** The word for a wind of so many m/s: the nearest of the four. */
+export function windWord(mps: number): Wind {
+  const words = Object.keys(WINDS) as Wind[]
+  return words.reduce((a, b) => (Math.abs(WINDS[b].speedMps - mps) < Math.abs(WINDS[a].speedMps - mps) ? b : a))
+}

@@ -3,7 +3,8 @@ import { once } from 'node:events'
 import type { Server } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { stationServer } from '../../tools/devices/station'
-import { StationAwayError, readForecast } from './forecast'
+import { readForecast } from './forecast'
+import { StationAwayError } from './station'
 
 const MIDNIGHT = Date.parse('2026-05-10T04:00:00Z')
 let server: Server

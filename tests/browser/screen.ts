@@ -36,13 +36,17 @@ export async function takeLure(page: Page, lure: string): Promise<void> {
 
 /** Nothing to press is smaller than a fingertip, 44 px high. */
 export async function largeTargets(page: Page): Promise<void> {
-  const small = await page.locator('button, a, [role=slider], label, summary, input:not(.off)').evaluateAll(all =>
-    all
-      .filter(e => (e as HTMLElement).offsetParent && !e.closest('.off'))
-      .map(e => ({ e, box: e.getBoundingClientRect() }))
-      .filter(({ box }) => box.height < 43.5 || box.width < 35)
-      .map(({ e, box }) => `${e.textContent?.trim().slice(0, 30)} ${Math.round(box.width)}x${Math.round(box.height)}`),
-  )
+  const small = await page
+    .locator('button, a, [role=slider], label, summary, input:not(.off):not(label *)')
+    .evaluateAll(all =>
+      all
+        .filter(e => (e as HTMLElement).offsetParent && !e.closest('.off'))
+        .map(e => ({ e, box: e.getBoundingClientRect() }))
+        .filter(({ box }) => box.height < 43.5 || box.width < 35)
+        .map(
+          ({ e, box }) => `${e.textContent?.trim().slice(0, 30)} ${Math.round(box.width)}x${Math.round(box.height)}`,
+        ),
+    )
   expect(small).toEqual([])
 }
 

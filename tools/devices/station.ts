@@ -2,8 +2,9 @@ import { type IncomingMessage, type Server, type ServerResponse, createServer } 
 import { pathToFileURL } from 'node:url'
 
 /**
- * A made-up station for the demonstration: weather to come and the tide, told in OGC SensorThings 1.1 (part 1, sensing;
- * JSON over HTTP, read only). Its weather is drawn from a seed and the time alone, so that asking again tells the same.
+ * A made-up station for the demonstration: weather to come, a gauge in the water and the tide, told in OGC
+ * SensorThings 1.1 (part 1, sensing; JSON over HTTP, read only). What it tells is drawn from a seed and the time alone,
+ * so that asking again tells the same.
  */
 interface Stream {
   name: string
@@ -74,6 +75,28 @@ function streamsOf(seed: number): Stream[] {
         const daily = Math.cos(((hourOf(ms) - 20) / 24) * 2 * Math.PI)
         return 17 + 10 * yearly + 5 * daily + 6 * (smooth(seed + 3, ms, 30) - 0.5)
       }),
+    },
+    {
+      name: 'water temperature',
+      unit: { name: 'degree Celsius', symbol: '°C', definition: 'ucum:Cel' },
+      everyMin: 30,
+      at: silent(ms => {
+        // Water follows the air of some weeks, and warms a little by afternoon.
+        const yearly = Math.cos((2 * Math.PI * (ms / DAY_MS - 214)) / 365.25)
+        return 17 + 9 * yearly + 0.6 * Math.cos(((hourOf(ms) - 22) / 24) * 2 * Math.PI) + smooth(seed + 6, ms, 60)
+      }),
+    },
+    {
+      name: 'turbidity',
+      unit: { name: 'formazin nephelometric unit', symbol: 'FNU', definition: 'ISO 7027' },
+      everyMin: 30,
+      at: silent(ms => 4 + 22 * Math.max(0, smooth(seed + 7, ms, 40) - 0.35) ** 1.5),
+    },
+    {
+      name: 'water level',
+      unit: { name: 'metre', symbol: 'm', definition: 'ucum:m' },
+      everyMin: 30,
+      at: silent(ms => 0.8 + 0.9 * smooth(seed + 8, ms, 55)),
     },
     {
       name: 'sea level',

@@ -16,32 +16,42 @@ app_port_must_be_free() {
   fi
 }
 
-STATION_PID="$STATE/station.pid"
-STATION_WORD="$ROOT/tools/devices/station.ts"
-
-# The simulated station: beside the app, a thousand ports up; without it the app goes on, and says it is away.
-station_start() {
-  station_stop
-  STATION_PORT=$((APP_PORT < 60000 ? APP_PORT + 1000 : APP_PORT - 1000))
-  if port_taken "$STATION_PORT"; then
-    say "Port $STATION_PORT is in use: going on without the simulated station"
-    return
+# The simulated devices, each a program of its own beside the app; without one the app goes on, and says it is away.
+device_start() { # name, program, how many ports up, variable that tells it its port
+  DEVICE_PORT=$((APP_PORT < 60000 ? APP_PORT + $3 : APP_PORT - $3))
+  if port_taken "$DEVICE_PORT"; then
+    say "Port $DEVICE_PORT is in use: going on without the simulated $1"
+    return 1
   fi
   (
     exec 9>&-
-    export STATION_PORT
-    exec setsid nohup node --import tsx "$STATION_WORD" > "$STATE/station.log" 2>&1 < /dev/null
+    export "$4=$DEVICE_PORT"
+    exec setsid nohup node --import tsx "$2" > "$STATE/$1.log" 2>&1 < /dev/null
   ) &
-  echo "$!" > "$STATION_PID"
-  export NUXT_STATION_URL="http://$APP_HOST:$STATION_PORT/v1.1"
+  echo "$!" > "$STATE/$1.pid"
 }
-station_stop() {
-  if pid_alive "$STATION_PID" "$STATION_WORD"; then kill "$(cat "$STATION_PID")" 2>/dev/null || true; fi
-  rm -f "$STATION_PID"
+device_stop() { # name, program
+  if pid_alive "$STATE/$1.pid" "$2"; then kill "$(cat "$STATE/$1.pid")" 2>/dev/null || true; fi
+  rm -f "$STATE/$1.pid"
+}
+STATION="$ROOT/tools/devices/station.ts"
+BOAT="$ROOT/tools/devices/boat.ts"
+devices_start() {
+  devices_stop
+  if device_start station "$STATION" 1000 STATION_PORT; then
+    export NUXT_STATION_URL="http://$APP_HOST:$DEVICE_PORT/v1.1"
+  fi
+  if device_start boat "$BOAT" 2000 BOAT_PORT; then
+    export NUXT_NMEA_HOST="$APP_HOST" NUXT_NMEA_PORT="$DEVICE_PORT" NUXT_NMEA_SIMULATED=1
+  fi
+}
+devices_stop() {
+  device_stop station "$STATION"
+  device_stop boat "$BOAT"
 }
 
 app_start() {
-  station_start
+  devices_start
   NUXT_SESSION_PASSWORD="$(secret session)"; export NUXT_SESSION_PASSWORD
   export PISCATOR_LOG="$STATE/app.log"
   # The shell becomes the server, so that none stays behind with the lock in its hand.
@@ -65,7 +75,7 @@ app_start() {
 }
 
 app_stop() {
-  station_stop
+  devices_stop
   if app_running; then
     local pid; pid="$(cat "$APP_PID")"
     kill "$pid" 2>/dev/null || true

@@ -17,7 +17,9 @@ const props = defineProps<{
   clash: boolean
 }>()
 const emit = defineEmits<{ change: [reading: Reading]; remove: [] }>()
-const { length } = useUnits()
+/** Samples that are shown without being asked for. */
+const FEW = 6
+const { length, lengthText } = useUnits()
 const [FNU, LUX, CM] = [plainScale('FNU', 1), plainScale('lux', 0), plainScale('cm', 0, 100)]
 const targets = computed(() => {
   const mine = [props.chosenId, props.reading.kind === 'target' ? props.reading.target : null]
@@ -108,27 +110,32 @@ function addSample() {
       Take away
     </button>
     <JarPhoto v-if="reading.kind === 'jar'" :jar="reading" @change="jar => $emit('change', jar)" />
-    <ul v-if="reading.kind === 'light'" class="w-full pl-9">
-      <li v-for="(s, i) in reading.samples" :key="i" class="flex items-center gap-2 py-0.5">
-        at
-        <NumberField
-          :label="`Depth of sample ${i + 1}`"
-          :value="s.depthM"
-          :scale="length"
-          :min="0"
-          :max="60"
-          @change="depthM => sample(i, { depthM })"
-        />
-        <NumberField
-          :label="`Light of sample ${i + 1}`"
-          :value="s.lux"
-          :scale="LUX"
-          :min="0.000001"
-          :max="200000"
-          @change="lux => sample(i, { lux })"
-        />
-      </li>
-      <li><button type="button" class="min-h-11 underline" @click="addSample">Add a sample</button></li>
-    </ul>
+    <details v-if="reading.kind === 'light'" class="w-full pl-9" :open="reading.samples.length <= FEW">
+      <summary class="min-h-11 cursor-pointer py-2">
+        {{ reading.samples.length }} samples to {{ lengthText(reading.samples.at(-1)!.depthM) }}
+      </summary>
+      <ul>
+        <li v-for="(s, i) in reading.samples" :key="i" class="flex items-center gap-2 py-0.5">
+          at
+          <NumberField
+            :label="`Depth of sample ${i + 1}`"
+            :value="s.depthM"
+            :scale="length"
+            :min="0"
+            :max="60"
+            @change="depthM => sample(i, { depthM })"
+          />
+          <NumberField
+            :label="`Light of sample ${i + 1}`"
+            :value="s.lux"
+            :scale="LUX"
+            :min="0.000001"
+            :max="200000"
+            @change="lux => sample(i, { lux })"
+          />
+        </li>
+        <li><button type="button" class="min-h-11 underline" @click="addSample">Add a sample</button></li>
+      </ul>
+    </details>
   </li>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import InstrumentsGroup from '~/components/instruments/InstrumentsGroup.vue'
 import LureAndFish from '~/components/conditions/LureAndFish.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import ShownToday from '~/components/conditions/ShownToday.vue'
@@ -21,6 +22,7 @@ defineEmits<{ readings: []; waters: [] }>()
     </PlaceAndTime>
     <TheWater @readings="$emit('readings')" />
     <TheLight />
+    <InstrumentsGroup />
     <LureAndFish />
     <ShownToday />
   </div>

@@ -14,6 +14,7 @@ import { useAnswers } from '~/screen/useScreen'
 import { READING_KINDS } from '#core/water/readingKinds'
 import { JAR_WORDS, READING_NAMES } from '~/words/options'
 import DepthBands from '~/components/desk/DepthBands.vue'
+import TakenReadings from '~/components/instruments/TakenReadings.vue'
 import ReadingRow from '~/components/desk/ReadingRow.vue'
 
 /** The reading desk: whatever was read, weighed together into which water it is, how sure, and what to read next. */
@@ -93,6 +94,7 @@ function use() {
           + {{ READING_NAMES[k] }}
         </button>
       </div>
+      <TakenReadings />
     </section>
     <section aria-label="Which water it is" aria-live="polite">
       <p v-if="failed" role="status">The waters could not be worked out just now. Change a reading to try again.</p>

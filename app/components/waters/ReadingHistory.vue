@@ -111,7 +111,7 @@ const option = computed(() => {
       None kept yet. Take some at the desk (Conditions, then "Not sure?") and keep what they come to.
     </p>
     <template v-else>
-      <VChart class="h-48" :option="option" autoresize aria-hidden="true" />
+      <div class="h-48" aria-hidden="true"><VChart :option="option" autoresize /></div>
       <ul>
         <li v-for="r in readings" :key="r.id" class="flex items-center justify-between border-t border-hair">
           <span class="leading-tight">{{ words(r) }}</span>

@@ -1,4 +1,5 @@
-import { StationAwayError, beginningOf, readForecast } from '#server/services/forecast'
+import { beginningOf, readForecast } from '#server/services/forecast'
+import { StationAwayError } from '#server/services/station'
 import { forecastQuery } from '#shared/schema/forecast'
 
 /** The day's weather and tide from the station: 200 with what it tells, 422 with faults, 503 where it is away. */
