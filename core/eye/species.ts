@@ -23,6 +23,25 @@ export interface Species {
 }
 
 /**
+ * A diver's eye beside the fish's: human cones (Stockman & Sharpe 2000: 420, 534, 563 nm) and rods, and an acuity that
+ * allows for a mask and moving water (ours; ten times coarser than a chart in air).
+ */
+export const DIVER: Species = {
+  words: 'diver',
+  salt: true,
+  springCoolerC: 0,
+  nests: false,
+  weakOverC: 0,
+  stunnedUnderC: null,
+  conesNm: [420, 534, 563],
+  rodNm: 498,
+  chromophore: 'A1',
+  acuityRad: 0.0005,
+  assumed: false,
+  source: 'Stockman & Sharpe 2000, Vision Research 40; acuity ours',
+}
+
+/**
  * Eyes of the contract's species. Peaks in nm; acuity from anatomy or a relative of the same size (about 7-10 arc
  * minutes).
  */

@@ -72,15 +72,17 @@ export function usualFishM(visibilityM: number): number {
 const bedUnder = (background: BackgroundId) =>
   backgroundReflectance(BACKGROUNDS[background].kind === 'bottom' ? background : USUAL_BED)!
 
-/** Work the chain: water from the reading, sky, light at the lure's depth, and the views from all sides. */
-export function buildScene(input: SceneInput): Scene {
+/**
+ * Work the chain: water from the reading, sky, light at the lure's depth, and the views from all sides.
+ * @param eye whose it is; the species' where another is not named
+ */
+export function buildScene(input: SceneInput, eye: Eye = eyeOf(species(input.species))): Scene {
   const { depthM, waterM, background, fishM } = input
   const water = waterFromReading(TINTS[input.tint].recipe, input.salt, input.visibilityM)
   const sky = skyLight(input.sky)
   const bed = waterM === null ? null : { depthM: waterM, reflectance: bedUnder(background) }
   const column = new LightColumn(water, sky, bed)
   const field = column.at(depthM)
-  const eye = eyeOf(species(input.species))
   const { surface } = lureType(input.lure)
   const viewed: ViewInput = {
     column,

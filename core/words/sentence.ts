@@ -1,6 +1,7 @@
 import type { UnitSystem } from '#core/units'
 import { ADVISORY_WORDS } from '#core/words/advisories'
 import { ASSUMPTION_WORDS } from '#core/words/assumptions'
+import { BENCH_WORDS } from '#core/words/bench'
 import { DAY_WORDS } from '#core/words/day'
 import { PICK_WORDS } from '#core/words/picks'
 import { READING_WORDS } from '#core/words/readings'
@@ -14,6 +15,7 @@ const WORDS = {
   ...ASSUMPTION_WORDS,
   ...READING_WORDS,
   ...DAY_WORDS,
+  ...BENCH_WORDS,
 } as const
 type Words = typeof WORDS
 

@@ -404,6 +404,20 @@ describe('records of an angler', () => {
   })
 })
 
+describe('the instruments', () => {
+  it('are told as a stream that goes on when one who listened has gone', async () => {
+    for (let i = 0; i < 3; i++) {
+      const gone = new AbortController()
+      const response = await fetch(`${server.url}/api/v1/instruments`, { signal: gone.signal })
+      expect(response.headers.get('content-type')).toContain('text/event-stream')
+      const { value } = await response.body!.getReader().read()
+      const [, data] = /^data: (.+)$/m.exec(new TextDecoder().decode(value))!
+      expect(JSON.parse(data!)).toMatchObject({ line: 'none', gauge: 'none', told: {}, simulated: false })
+      gone.abort()
+    }
+  })
+})
+
 describe('when things die', () => {
   it('loses no kept call to a server killed in the middle of requests', async () => {
     const port = await freePort()

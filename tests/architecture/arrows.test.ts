@@ -33,6 +33,7 @@ const ROOMS = [
   'kit',
   'box',
   'trial',
+  'bench',
 ]
 
 function filesIn(dir: string): string[] {
