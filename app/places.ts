@@ -3,4 +3,5 @@ export const PLACES = [
   { to: '/', words: 'Water' },
   { to: '/day', words: 'Day' },
   { to: '/box', words: 'Box' },
+  { to: '/bench', words: 'Bench' },
 ] as const

@@ -183,6 +183,7 @@ describe('the OpenAPI description', () => {
       '/forecast',
       '/health',
       '/health/ready',
+      '/instruments',
       '/kits',
       '/openapi.json',
       '/readings',

@@ -7,7 +7,7 @@ import { SPOT_OF, WATER_OF } from '../../tests/reference/waters'
 import { useDayStore } from '~/day/store'
 import { useRecordsStore } from '~/records/store'
 import { type BasinWater, useWatersStore } from './store'
-import { useSpot } from './useSpot'
+import { useSpot } from '~/day/useSpot'
 
 const POND: BasinWater = {
   id: '018f0000-0000-4000-8000-000000000002',

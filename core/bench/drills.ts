@@ -1,3 +1,4 @@
+import type { DrillTopic } from '#core/bench/topics'
 import { evenFrom } from '#core/numeric/even'
 import type { LureId } from '#core/lure/types'
 import { jarColour } from '#core/picture/jar'
@@ -15,24 +16,6 @@ import { throughJar } from '#core/water/throughJar'
 import { TINTS, type TintId } from '#core/water/tints'
 import { type Sentence, say } from '#core/words/sentence'
 import type { UnitSystem } from '#core/units'
-
-/** Kinds of question, and what each may be about: the record of what is got wrong is kept by these. */
-export const DRILL_TOPICS = {
-  'first.tea': 'which goes first in tea',
-  'first.brown': 'which goes first in silt',
-  'first.green': 'which goes first in algae',
-  'first.blue-clear': 'which goes first in clear water',
-  'same.near': 'which are the same close by',
-  'same.far': 'which are the same at range',
-  'water.jar': 'a water by its jar',
-  'water.disc': 'a water by white and black',
-  'tie-on.clear': 'what to tie on in clear water',
-  'tie-on.dirty': 'what to tie on in dirty water',
-  'phase': 'the phase of the year',
-  'food': 'what they are eating',
-} as const
-export type DrillTopic = keyof typeof DRILL_TOPICS
-export const TOPICS = Object.keys(DRILL_TOPICS) as DrillTopic[]
 
 /** What can be chosen: a finish, a pair of finishes by letters, a jar, a tint, a phase or a food. */
 export type DrillOption =
@@ -69,7 +52,8 @@ const MARGINS = {
   first: [0.75, 0.92],
   /** Just-noticeable steps within the pair, and from it to the third. */
   within: 0.75,
-  beyond: [2.4, 1.35],
+  // More than two: what is within one step of a third look could otherwise be called the same by way of it.
+  beyond: [3, 2.1],
   /** Score over the next. */
   score: [0.14, 0.05],
   /** sRGB distance between two jars. */

@@ -1,20 +1,16 @@
 import { barScene } from '#core/bench/bar'
-import { type Finish, finishById } from '#core/lure/finish'
-import type { Part } from '#core/paintwork/parts'
+import { finishById } from '#core/lure/finish'
 import { type Seen, painter } from '#core/picture/underWater'
 import type { Request } from '#core/request/request'
 import { type LineId, lineSightM } from '#core/sight/line'
 import { measure } from '#core/sight/measure'
 import type { Srgb } from '#core/spectrum/colour'
-import { srgbOfReflectance } from '#core/spectrum/fromSrgb'
 
 /** Discs of the five jars, clear to dark, m; a drop of tint takes a seventh of the sight. */
 export const JAR_DISCS_M = [4, 2, 1, 0.5, 0.25] as const
 export const DROP = 6 / 7
 /** Just under the surface, and water between the eye and the lure, m. */
 const [UNDER_M, THROUGH_M] = [0.12, 0.3]
-/** Drops there can be. */
-export const MOST_DROPS = 8
 
 export interface JarShown {
   discM: number
@@ -48,7 +44,3 @@ export function jarsOf(
     return { discM, water: anything, lures, lines: lines.map(id => ({ id, goneM: lineSightM(scene, id) })) }
   })
 }
-
-/** A finish held against the sun: the colour each part lets through, black where it lets nothing. */
-export const heldAgainstSun = (finish: Finish): Partial<Record<Part, Srgb>> =>
-  Object.fromEntries(finish.parts.map(p => [p.part, srgbOfReflectance(p.optics.transmit)]))

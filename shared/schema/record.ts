@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import { type DrillTopic, TOPICS } from '#core/bench/topics'
 import { DAY_REQUEST, type DayRequest } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'
@@ -110,6 +111,15 @@ export interface ReadingRecord {
   note: string
 }
 
+/** A question of the bench's drills as it was answered. */
+export interface AnswerRecord {
+  topic: DrillTopic
+  seed: number
+  level: number
+  at: string
+  right: boolean
+}
+
 const coat = record<OwnCoat>('A coat', {
   colour: Joi.string()
     .pattern(/^#[0-9a-f]{6}$/)
@@ -193,6 +203,19 @@ export const RECORDS = {
     note: note().required(),
     archived: yesNo('Whether it is archived').required(),
   }),
+  answer: record<AnswerRecord>('The answer', {
+    topic: word('The topic', TOPICS).required(),
+    seed: Joi.number()
+      .strict()
+      .integer()
+      .min(0)
+      .max(2 ** 32)
+      .label('The seed')
+      .required(),
+    level: number('The level', [0, 1]).required(),
+    at: momentSchema('The time').required(),
+    right: yesNo('Whether it was right').required(),
+  }),
   reading: record<ReadingRecord>('The reading', {
     waterId: uuidSchema('The water').allow(null).required(),
     at: momentSchema('The time').required(),
@@ -215,5 +238,6 @@ export interface RecordOf {
   water: WaterRecord
   spot: SpotRecord
   reading: ReadingRecord
+  answer: AnswerRecord
 }
 export const RECORD_KINDS = Object.keys(RECORDS) as RecordKind[]

@@ -1,6 +1,6 @@
-import { useDayStore } from '~/day/store'
+import { useDayStore } from './store'
 import { useReadingStore } from '~/reading/store'
-import { useWatersStore } from './store'
+import { useWatersStore } from '~/waters/store'
 
 /** Fish a spot: the picture takes its bottom, depth and trees over it, the day its banks. */
 export function useSpot() {

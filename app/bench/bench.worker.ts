@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { workBench } from './work'
+
+expose({ work: workBench })

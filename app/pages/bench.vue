@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { SPECIES } from '#core/eye/species'
+import { SIDES } from '#core/lure/types'
+import { useBenchStore } from '~/bench/store'
+import { useAnswerTo, useBenchHand } from '~/bench/useBench'
+import type { BarShown } from '~/bench/work'
+import BackOff from '~/components/bench/BackOff.vue'
+import BenchBar from '~/components/bench/BenchBar.vue'
+import BoatSide from '~/components/bench/BoatSide.vue'
+import DrillPanel from '~/components/bench/DrillPanel.vue'
+import GuessPanel from '~/components/bench/GuessPanel.vue'
+import HangPicker from '~/components/bench/HangPicker.vue'
+import HungBar from '~/components/bench/HungBar.vue'
+import JarBench from '~/components/bench/JarBench.vue'
+import Choice from '~/components/common/Choice.vue'
+import NumberField from '~/components/common/NumberField.vue'
+import Sheet from '~/components/common/Sheet.vue'
+import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
+import PlaceTabs from '~/components/PlaceTabs.vue'
+import TopBar from '~/components/TopBar.vue'
+import WatersSheet from '~/components/waters/WatersSheet.vue'
+import { requestOf } from '~/reading/reading'
+import { useReadingLink } from '~/reading/useReadingLink'
+import { useReadingStore } from '~/reading/store'
+import { useRecordsStore } from '~/records/store'
+import { useSettingsStore } from '~/settings/store'
+import { useUnits } from '~/settings/useUnits'
+import { useWatersStore } from '~/waters/store'
+import { FACING_OPTIONS, JAR_WORDS, LURE_OPTIONS, cap } from '~/words/options'
+import { LIMITS } from '#shared/vocabulary'
+
+/** The bench: a bar of lures to back off from, jars on the table, and questions that make a better judge. */
+useReadingLink()
+const reading = useReadingStore()
+const settings = useSettingsStore()
+const waters = useWatersStore()
+const records = useRecordsStore()
+const bench = useBenchStore()
+const phone = useMediaQuery('(max-width: 899px)')
+const { length, lengthText } = useUnits()
+const s = computed(() => reading.reading)
+const work = useBenchHand()
+const request = computed(() => ({ ...requestOf(s.value, settings.units), depthM: reading.depthM }))
+const { told, failed, run } = useAnswerTo<BarShown>(work, () => ({
+  kind: 'bar',
+  request: request.value,
+  ids: bench.set.hung[s.value.lure] ?? [],
+  side: bench.set.side,
+  watcher: bench.set.watcher,
+}))
+const offM = ref(0.3)
+const guess = ref<string[]>([])
+const key = computed(() => told.value?.ids.join() ?? '')
+// Another nine: back at the bar, and nothing guessed.
+watch(key, () => {
+  guess.value = []
+  offM.value = 0.3
+})
+watch(
+  () => told.value?.bar.farthestM,
+  far => far && (offM.value = Math.min(offM.value, far)),
+)
+function pick(id: string) {
+  guess.value = guess.value.includes(id) ? guess.value.filter(x => x !== id) : [...guess.value, id]
+}
+const sides = SIDES.map(value => ({
+  value,
+  words: { level: 'from the side', below: 'from below', above: 'from above' }[value],
+}))
+const watchers = computed(() => [
+  { value: 'fish' as const, words: 'for the fish' },
+  { value: 'diver' as const, words: 'for a diver' },
+])
+const fish = computed(() => cap(SPECIES[s.value.species].words.split(' ').at(-1)!))
+const scene = computed(
+  () =>
+    `${JAR_WORDS[s.value.tint]}, disc ${lengthText(s.value.visibilityM)}, cloud ${Math.round(100 * s.value.cloud)} %`,
+)
+const TABS = ['Bar', 'Jars', 'Drills'] as const
+const tab = ref<(typeof TABS)[number]>('Bar')
+const on = (t: (typeof TABS)[number]) => !phone.value || tab.value === t
+const sheet = ref<'hang' | 'where' | null>(null)
+onMounted(() => {
+  void waters.load()
+  void records.load()
+})
+</script>
+
+<template>
+  <main
+    class="min-h-dvh bg-page text-ink"
+    :class="
+      phone ? 'pb-20' : 'grid h-dvh grid-cols-[minmax(0,1fr)_372px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
+    "
+  >
+    <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
+      <BenchBar @change="sheet = 'hang'" />
+    </TopBar>
+    <nav v-if="phone" class="figure grid grid-cols-3 border-b-2 border-ink" aria-label="Parts of the bench">
+      <button
+        v-for="t in TABS"
+        :key="t"
+        type="button"
+        class="min-h-11 font-semibold"
+        :class="tab === t ? 'border-b-[7px] border-ink font-bold' : ''"
+        :aria-pressed="tab === t"
+        @click="tab = t"
+      >
+        {{ t }}
+      </button>
+    </nav>
+    <div
+      v-show="on('Bar') || on('Jars')"
+      class="min-h-0 min-w-0"
+      :class="phone ? '' : 'col-1 row-2 overflow-y-auto border-r-2 border-ink'"
+      :inert="sheet !== null"
+    >
+      <template v-if="on('Bar')">
+        <div class="flex flex-wrap items-center gap-x-3 border-b border-ink px-3">
+          <h2 class="figure text-value font-bold">The hung bar</h2>
+          <p class="text-note">{{ scene }}</p>
+          <Choice bare label="Lure" :value="s.lure" :options="LURE_OPTIONS" @change="v => reading.setLure(v)" />
+          <span class="flex items-center gap-1 text-note">
+            at
+            <NumberField
+              label="Depth of the bar"
+              :value="reading.depthM"
+              :scale="length"
+              :min="LIMITS.depthM[0]"
+              :max="s.waterM ?? LIMITS.depthM[1]"
+              @change="v => reading.set({ depthM: v })"
+            />
+          </span>
+          <Choice
+            bare
+            label="Looked at"
+            :value="bench.set.side"
+            :options="sides"
+            @change="v => bench.change({ side: v })"
+          />
+          <Choice
+            bare
+            label="The sun"
+            :value="s.facing"
+            :options="FACING_OPTIONS"
+            @change="v => reading.set({ facing: v })"
+          />
+          <Choice
+            bare
+            label="Drawn"
+            :value="bench.set.watcher"
+            :options="watchers"
+            @change="v => bench.change({ watcher: v })"
+          />
+        </div>
+        <p v-if="failed" role="alert" class="p-3">
+          The bar could not be worked out just now.
+          <button type="button" class="min-h-11 underline" @click="run">Try again</button>
+        </p>
+        <template v-if="told">
+          <HungBar
+            :shown="told"
+            :watcher="bench.set.watcher"
+            :off-m="offM"
+            :guess="guess"
+            :phone="phone"
+            @pick="pick"
+          />
+          <BackOff v-model="offM" :shown="told" :fish="fish" />
+        </template>
+        <p v-else class="h-40 bg-sunk p-3" aria-busy="true">Hanging the bar …</p>
+      </template>
+      <GuessPanel
+        v-if="phone && on('Bar') && told"
+        :shown="told"
+        :guess="guess"
+        :off-m="offM"
+        :fish="fish"
+        @clear="guess = []"
+      />
+      <JarBench v-if="on('Jars')" :work="work" :request="request" :phone="phone" />
+    </div>
+    <div
+      v-if="!phone || tab !== 'Jars'"
+      class="min-h-0 overflow-y-auto"
+      :class="phone ? '' : 'col-2 row-2'"
+      tabindex="0"
+      role="region"
+      aria-label="Guess and drills"
+      :inert="sheet !== null"
+    >
+      <GuessPanel v-if="!phone && told" :shown="told" :guess="guess" :off-m="offM" :fish="fish" @clear="guess = []" />
+      <BoatSide v-if="on('Bar')" :work="work" :request="request" />
+      <DrillPanel v-if="on('Drills')" :work="work" />
+    </div>
+    <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
+      <BenchBar @change="sheet = 'hang'" />
+    </TopBar>
+    <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null"><PlaceTabs foot /></div>
+    <Sheet
+      v-if="sheet"
+      :key="sheet"
+      :title="sheet === 'hang' ? 'What hangs on the bar' : 'Where and when'"
+      :phone="phone"
+      class="col-span-full!"
+      @close="sheet = null"
+    >
+      <HangPicker v-if="sheet === 'hang'" :lure="s.lure" :hung="told?.ids ?? []" />
+      <div v-else>
+        <PlaceAndTime />
+        <WatersSheet @close="sheet = null" />
+      </div>
+    </Sheet>
+  </main>
+</template>
