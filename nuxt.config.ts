@@ -3,7 +3,7 @@ import pkg from './package.json'
 import { buildRankingWorker } from './tools/build/rankingWorker'
 
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
   // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
   ssr: false,
   components: { dirs: [{ path: '~/components', pathPrefix: false }] },
@@ -20,7 +20,10 @@ export default defineNuxtConfig({
           content: 'Which lure colour and finish to tie on, from the water, the light and the fish.',
         },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
     },
   },
   css: ['~/assets/main.css'],
@@ -32,6 +35,35 @@ export default defineNuxtConfig({
     nmea: { host: '', port: '', simulated: '' },
     session: { password: '' },
     public: { version: pkg.version },
+  },
+  pwa: {
+    // A new version waits until the last page of the old one is closed: nothing that is open is taken away.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Piscator',
+      short_name: 'Piscator',
+      description: 'Which lure colour and finish to tie on, from the water, the light and the fish.',
+      lang: 'en',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#e9e9e8',
+      theme_color: '#111111',
+      icons: [
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2,table,svg,png,json}'],
+      maximumFileSizeToCacheInBytes: 8_000_000,
+      // Every place is the same page: kept with its scripts, it opens all of them without signal.
+      additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+      navigateFallback: '/',
+      navigateFallbackDenylist: [/^\/api\//],
+      cleanupOutdatedCaches: true,
+      clientsClaim: true,
+    },
   },
   sourcemap: false,
   compatibilityDate: '2026-01-01',

@@ -15,6 +15,8 @@ export default defineConfig({
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
+    // What a service worker answers cannot be stood in for; its own tests allow it.
+    serviceWorkers: 'block',
     baseURL: process.env.PISCATOR_URL,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
