@@ -4,4 +4,5 @@ export const PLACES = [
   { to: '/day', words: 'Day' },
   { to: '/box', words: 'Box' },
   { to: '/bench', words: 'Bench' },
+  { to: '/log', words: 'Log' },
 ] as const

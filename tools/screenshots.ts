@@ -42,6 +42,52 @@ async function desk(page: Page): Promise<void> {
   await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 })
 }
 
+const CREEK = [
+  '?lure=shallow-crankbait&vis=0.9&tint=tea&temp=17&depth=0.9&at=2026-06-20T14:40&cloud=0.3&lat=33.95&lon=-83.41',
+  'water=018f0000-0000-4000-8000-000000000003',
+].join('&')
+
+/** A water of one's own with a spot and a year of readings. */
+async function watersShown(page: Page): Promise<void> {
+  await page.keyboard.press('w')
+  await page.getByRole('button', { name: /^Umber Creek/ }).click()
+  await page.getByRole('button', { name: 'Make it mine' }).click()
+  await page.getByRole('button', { name: 'New spot' }).click()
+  await page.getByLabel('Name of the spot').fill('Cut bank')
+  await page.keyboard.press('Tab')
+}
+/** Nine hung, an order guessed, half of them gone. */
+async function hungUp(page: Page): Promise<void> {
+  await page.getByTestId('hung').first().waitFor()
+  for (const lure of await page.getByTestId('hung').all()) await lure.click()
+  const off = page.getByRole('slider', { name: 'Back off' })
+  await off.focus()
+  for (let i = 0; i < 19; i++) await page.keyboard.press('ArrowRight')
+  await page.getByRole('list', { name: 'Five jars' }).or(page.getByText('Beside the boat')).first().waitFor()
+}
+async function tapped(page: Page, name: string, times: number): Promise<void> {
+  for (let i = 0; i < times; i++) await page.getByRole('button', { name: new RegExp(`^${name} \\d`) }).click()
+}
+async function tripStarted(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'On the water' }).click()
+  for (const [name, times] of [
+    ['Cast', 9],
+    ['Bite', 3],
+    ['Follow', 2],
+    ['Miss', 1],
+    ['Landed', 2],
+  ] as const)
+    await tapped(page, name, times)
+}
+async function tested(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Two-colour test' }).click()
+  await page.getByRole('button', { name: 'Begin the test' }).click()
+  for (let i = 0; i < 93; i++) {
+    await tapped(page, 'Cast', 1)
+    if (i % 13 === 4 || i % 31 === 3) await tapped(page, 'Bite', 1)
+  }
+}
+
 /** An hour of the day's sky. */
 const sky = (cloud: number, wind: string, storm = false) => ({ cloud, wind, rain: storm, lightning: storm })
 /** A day that clouds over, storms and clears. */
@@ -131,32 +177,8 @@ const SHOTS: Shot[] = [
   { name: 'dusk', query: DUSK, theme: 'dusk', size: DESK },
   { name: 'night', query: NIGHT, theme: 'night', size: DESK },
   { name: 'phone', query: DAY, theme: 'noon', size: PHONE },
-  { name: 'phone-plate', query: DAY, theme: 'noon', size: PHONE, then: p => p.getByTestId('call').first().click() },
   { name: 'conditions', query: DAY, theme: 'noon', size: DESK, then: p => p.keyboard.press('c') },
-  {
-    name: 'lures',
-    query: DAY,
-    theme: 'noon',
-    size: DESK,
-    then: p => p.getByRole('button', { name: 'All 24' }).click(),
-  },
   { name: 'readings', query: DAY, theme: 'noon', size: DESK, then: desk },
-  { name: 'phone-readings', query: DAY, theme: 'dusk', size: PHONE, then: desk },
-  { name: 'food', query: `${DAY}&clues=red-throats`, theme: 'noon', size: DESK, then: p => p.keyboard.press('f') },
-  {
-    name: 'kept',
-    query: DAY,
-    theme: 'noon',
-    size: DESK,
-    then: async p => {
-      await p.keyboard.press('t')
-      await p.keyboard.press('n')
-      await p.waitForTimeout(300)
-      await p.keyboard.press('t')
-      await p.waitForTimeout(900)
-      await p.keyboard.press('h')
-    },
-  },
   { name: 'day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: DESK, then: planned },
   { name: 'day-night', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'night', size: DESK, then: planned },
   { name: 'day-tide', place: 'day', set: { day: SOUND_SET }, query: SOUND, theme: 'dusk', size: DESK, then: tide },
@@ -178,6 +200,11 @@ const SHOTS: Shot[] = [
       await p.waitForTimeout(800)
     },
   },
+  { name: 'waters', query: DAY, theme: 'noon', size: DESK, then: watersShown },
+  { name: 'bench', place: 'bench', query: CREEK, theme: 'noon', size: DESK, then: hungUp },
+  { name: 'phone-bench', place: 'bench', query: CREEK, theme: 'noon', size: PHONE, then: hungUp },
+  { name: 'phone-log', place: 'log', query: DAY, theme: 'noon', size: PHONE, then: tripStarted },
+  { name: 'trial', place: 'log', query: DAY, theme: 'noon', size: DESK, then: tested },
   { name: 'phone-box', place: 'box', query: DAY, theme: 'noon', size: PHONE, then: filled },
 ]
 const wanted = process.argv.slice(2)

@@ -4,7 +4,7 @@ import { DAY_REQUEST, type DayRequest } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'
 import { READINGS, type Reading } from '#core/request/readings'
-import { REQUEST } from '#core/request/request'
+import { REQUEST, type Request } from '#core/request/request'
 import { momentSchema, schemaOf, uuidSchema } from '#shared/schema/fields'
 import { LIMITS, VOCABULARY } from '#shared/vocabulary'
 
@@ -120,6 +120,61 @@ export interface AnswerRecord {
   right: boolean
 }
 
+/** A rod as it is rigged. */
+export interface Rod {
+  lure: Word<'lure'>
+  finishId: string
+}
+/** A fair test of the first two rods: spells of equal casts, their order drawn from the seed beforehand. */
+export interface TrialPart {
+  castsPerSpell: number
+  blocks: number
+  seed: number
+  /** Set before it starts: spells that were broken off or moved are left out with their pair. */
+  leaveOutBroken: boolean
+}
+/** A trip on a water. What happens on it are taps of their own, so that none is ever overwritten. */
+export interface TripRecord {
+  name: string
+  waterId: string | null
+  startedAt: string
+  endedAt: string | null
+  rods: Rod[]
+  /** The conditions it began in, as a request. */
+  asked: Request
+  trial: TrialPart | null
+  note: string
+}
+export const TAPS = [
+  'cast',
+  'bite',
+  'follow',
+  'miss',
+  'landed',
+  'rod',
+  'rig',
+  'broken',
+  'clue',
+  'word',
+  'conditions',
+] as const
+export type TapKind = (typeof TAPS)[number]
+/** One thing that happened, on one of the rods. */
+export interface TapRecord {
+  tripId: string
+  at: string
+  what: TapKind
+  rod: number
+  species?: Word<'species'>
+  lengthM?: number
+  /** Kept rather than let go. */
+  kept?: boolean
+  clue?: Word<'clue'>
+  text?: string
+  rig?: Rod
+  asked?: Request
+}
+
 const coat = record<OwnCoat>('A coat', {
   colour: Joi.string()
     .pattern(/^#[0-9a-f]{6}$/)
@@ -141,6 +196,10 @@ const word = (name: string, words: readonly string[]) =>
 const yesNo = (name: string) => Joi.boolean().strict().label(name)
 const latitude = () => number('The latitude', LIMITS.latitude)
 const longitude = () => number('The longitude', LIMITS.longitude)
+const rod = record<Rod>('The rod', {
+  lure: word('The lure', VOCABULARY.lure).required(),
+  finishId: finishId('The finish').required(),
+})
 const disc = (name: string) => number(name, LIMITS.visibilityM)
 /** Bearing, heights and width of a bank, by the day's own limits. */
 const bankFields = DAY_REQUEST.fields.bank.fields
@@ -203,6 +262,38 @@ export const RECORDS = {
     note: note().required(),
     archived: yesNo('Whether it is archived').required(),
   }),
+  trip: record<TripRecord>('The trip', {
+    name: line('The name').allow('').required(),
+    waterId: uuidSchema('The water').allow(null).required(),
+    startedAt: momentSchema('The start').required(),
+    endedAt: momentSchema('The end').allow(null).required(),
+    rods: Joi.array().items(rod).min(1).max(3).label('The rods').required(),
+    asked: schemaOf(REQUEST).required(),
+    trial: record<TrialPart>('The test', {
+      castsPerSpell: number('Casts in a spell', [1, 200]).integer().required(),
+      blocks: number('The pairs of spells', [1, 200]).integer().required(),
+      seed: number('The seed', [0, 2 ** 32])
+        .integer()
+        .required(),
+      leaveOutBroken: yesNo('Whether broken spells are left out').required(),
+    })
+      .allow(null)
+      .required(),
+    note: note().required(),
+  }),
+  tap: record<TapRecord>('The tap', {
+    tripId: uuidSchema('The trip').required(),
+    at: momentSchema('The time').required(),
+    what: word('What happened', TAPS).required(),
+    rod: number('The rod', [0, 2]).integer().required(),
+    species: word('The fish', VOCABULARY.species),
+    lengthM: number('The length', [0.02, 3]),
+    kept: yesNo('Whether it was kept'),
+    clue: word('The clue', VOCABULARY.clue),
+    text: line('The word', 500),
+    rig: rod,
+    asked: schemaOf(REQUEST),
+  }),
   answer: record<AnswerRecord>('The answer', {
     topic: word('The topic', TOPICS).required(),
     seed: Joi.number()
@@ -239,5 +330,7 @@ export interface RecordOf {
   spot: SpotRecord
   reading: ReadingRecord
   answer: AnswerRecord
+  trip: TripRecord
+  tap: TapRecord
 }
 export const RECORD_KINDS = Object.keys(RECORDS) as RecordKind[]

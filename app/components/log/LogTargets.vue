@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { Tally } from '~/log/trip'
+import { useLogStore } from '~/log/store'
+
+/** Four large targets for a wet thumb, and casts beneath them; each is one tap, and the last can be taken back. */
+defineProps<{ tally: Tally; lead: 'landed' | 'cast'; casts: string }>()
+const log = useLogStore()
+const TARGETS = [
+  { what: 'bite', words: 'Bite' },
+  { what: 'follow', words: 'Follow' },
+  { what: 'miss', words: 'Miss' },
+  { what: 'landed', words: 'Landed' },
+] as const
+</script>
+
+<template>
+  <div>
+    <button
+      v-if="lead === 'cast'"
+      type="button"
+      class="figure flex min-h-28 w-full items-center justify-between bg-accent px-4 text-rank font-bold text-on-accent"
+      @click="log.tap('cast')"
+    >
+      Cast
+      <span>{{ casts }}</span>
+    </button>
+    <div class="grid grid-cols-2">
+      <button
+        v-for="(t, i) in TARGETS"
+        :key="t.what"
+        type="button"
+        class="figure flex min-h-26 items-center justify-between border-b-2 border-ink px-4 text-rank font-bold"
+        :class="[i % 2 ? '' : 'border-r-2', lead === 'landed' && t.what === 'landed' ? 'bg-accent text-on-accent' : '']"
+        @click="log.tap(t.what)"
+      >
+        {{ t.words }}
+        <span class="font-medium">{{ tally[t.what] }}</span>
+      </button>
+    </div>
+    <button
+      v-if="lead !== 'cast'"
+      type="button"
+      class="figure flex min-h-14 w-full items-center justify-between border-b-2 border-ink px-4 text-lead font-bold"
+      @click="log.tap('cast')"
+    >
+      Cast
+      <span class="font-medium">{{ casts }}</span>
+    </button>
+  </div>
+</template>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, ref } from 'vue'
+import { finishById } from '#core/lure/finish'
+import { type LogEntry, finishesCsv, logJson, readLog, tapsCsv } from '~/log/files'
+import { rateOf } from '~/log/rate'
+import { useLogStore } from '~/log/store'
+import { type Trip, bitesOf, byFinish, byRod, tapsOf } from '~/log/trip'
+import { useRecordsStore } from '~/records/store'
+import { download } from '~/settings/download'
+import FileIn from '~/components/common/FileIn.vue'
+import HandFigure from '~/components/figure/HandFigure.vue'
+import TapList from './TapList.vue'
+import TripPicture from './TripPicture.vue'
+
+/** The season read back: which finish earned its bites, and every trip. */
+const log = useLogStore()
+const records = useRecordsStore()
+const nowMs = Date.now()
+const search = ref('')
+const open = ref<string | null>(null)
+const trips = computed(() => {
+  const words = search.value.trim().toLowerCase()
+  return log.trips.filter(t => !words || `${t.body.name} ${t.body.note} ${day(t)}`.toLowerCase().includes(words))
+})
+const finishes = computed(() =>
+  byFinish(trips.value, log.allTaps, nowMs).map(f => ({ ...f, rate: rateOf(bitesOf(f.tally), f.tally.minutes) })),
+)
+const most = computed(() => Math.max(0.5, ...finishes.value.map(f => Math.min(12, f.rate.high))))
+const hours = computed(() => finishes.value.reduce((s, f) => s + f.tally.minutes, 0) / 60)
+/** Less than this in hand says nothing of a rate, minutes. */
+const SHORT = 10
+/** Before this much has been fished nothing is said of one finish beside another, hours. */
+const SAYS = 10
+const day = (t: Trip) => DateTime.fromISO(t.body.startedAt).toFormat('d LLL yyyy, HH:mm')
+const account = (t: Trip) => {
+  const all = byRod(t.body, tapsOf(log.allTaps, t.id), nowMs)
+  const sum = (f: (r: (typeof all)[number]) => number) => all.reduce((s, r) => s + f(r), 0)
+  return `${Math.round(sum(r => r.minutes))} min, ${sum(bitesOf)} bites, ${sum(r => r.landed)} landed`
+}
+const share = (v: number) => `${Math.min(100, (100 * v) / most.value)}%`
+const read = (_: string, text: string) => readLog(text, log.trips, log.allTaps)
+async function take(writes: { id: string; body: LogEntry }[]) {
+  for (const kind of ['trip', 'tap'] as const) {
+    const some = writes.flatMap(({ id, body }) => (body.kind === kind ? [{ id, body: body.body }] : []))
+    if (some.length) await records.write(kind, some)
+  }
+}
+</script>
+
+<template>
+  <div class="grid gap-6 p-4 lg:grid-cols-2">
+    <section aria-label="Bites by finish">
+      <h2 class="figure text-lead font-bold">Bites an hour, by finish</h2>
+      <p v-if="hours < SAYS" class="leading-snug">
+        {{ hours.toFixed(1) }} hours so far: {{ SAYS }} before this says anything. The bars are eight times in ten.
+      </p>
+      <p v-else class="leading-snug">
+        Bars are eight times in ten; where two overlap, chance may be all that parts them.
+      </p>
+      <p v-if="!finishes.length" class="mt-2">Nothing fished yet.</p>
+      <ul class="mt-2">
+        <li v-for="f in finishes" :key="f.finishId" class="flex items-center gap-2 border-t border-hair py-1">
+          <span class="block h-9 w-18 shrink-0 bg-plate p-0.5">
+            <HandFigure v-if="finishById(f.finishId)" :finish="finishById(f.finishId)!" :line="2.6" />
+          </span>
+          <span class="w-36 leading-tight">
+            {{ finishById(f.finishId)?.name ?? f.finishId }}
+            <span class="figure block text-note text-ink2">
+              {{ Math.round(f.tally.minutes) }} min, {{ bitesOf(f.tally) }} bites
+            </span>
+          </span>
+          <span class="relative block h-6 flex-1" aria-hidden="true">
+            <span
+              class="absolute top-2.5 h-1 bg-ink"
+              :style="{ left: share(f.rate.low), right: `calc(100% - ${share(f.rate.high)})` }"
+            />
+            <span class="absolute top-1 h-4 w-1 bg-ink" :style="{ left: share(f.rate.best) }" />
+          </span>
+          <b class="figure w-24 text-right text-note">
+            {{
+              f.tally.minutes < SHORT ? 'too short' : `${f.rate.low.toFixed(1)} to ${f.rate.high.toFixed(1)} an hour`
+            }}
+          </b>
+        </li>
+      </ul>
+      <h3 class="figure mt-5 text-value font-bold">The log as a file</h3>
+      <p class="mt-1 flex flex-wrap gap-2">
+        <button type="button" class="quiet" @click="download('taps.csv', 'text/csv', tapsCsv(trips, log.allTaps))">
+          Taps as CSV
+        </button>
+        <button
+          type="button"
+          class="quiet"
+          @click="download('finishes.csv', 'text/csv', finishesCsv(trips, log.allTaps, nowMs))"
+        >
+          Finishes as CSV
+        </button>
+        <button
+          type="button"
+          class="quiet"
+          @click="download('log.json', 'application/json', logJson(log.trips, log.allTaps))"
+        >
+          All as JSON
+        </button>
+      </p>
+      <FileIn accept=".json,application/json" :read="read" :take="take" />
+    </section>
+    <section aria-label="Trips">
+      <h2 class="figure flex items-center justify-between gap-3 text-lead font-bold">
+        Trips
+        <input
+          v-model="search"
+          type="search"
+          class="h-11 w-40 border border-ink px-2 text-base font-normal"
+          placeholder="Search"
+          aria-label="Search the trips"
+        />
+      </h2>
+      <p v-if="!trips.length" class="mt-2">No trip yet, or none of that name.</p>
+      <ul class="mt-2">
+        <li v-for="t in trips" :key="t.id" class="border-t border-hair">
+          <button
+            type="button"
+            class="block min-h-14 w-full py-1 text-left leading-tight"
+            :aria-expanded="open === t.id"
+            @click="open = open === t.id ? null : t.id"
+          >
+            <b>{{ t.body.name || 'A trip' }}{{ t.body.trial ? ', a test of two' : '' }}</b>
+            <span class="block">{{ day(t) }}. {{ account(t) }}{{ t.body.endedAt ? '' : ', under way' }}.</span>
+          </button>
+          <div v-if="open === t.id" class="pb-3">
+            <TripPicture :trip="t" :taps="tapsOf(log.allTaps, t.id)" />
+            <button v-if="t.body.endedAt && !log.current" type="button" class="quiet my-2" @click="log.resume(t.id)">
+              Go on with it
+            </button>
+            <TapList :taps="tapsOf(log.allTaps, t.id)" />
+          </div>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { useNow } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { finishById, finishesOf } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import { useLogStore } from '~/log/store'
+import { byRod, rodsNow } from '~/log/trip'
+import { requestOf } from '~/reading/reading'
+import { useReadingStore } from '~/reading/store'
+import { useSettingsStore } from '~/settings/store'
+import { CLUE_OPTIONS, LURE_OPTIONS } from '~/words/options'
+import Choice from '~/components/common/Choice.vue'
+import ConditionRow from '~/components/conditions/ConditionRow.vue'
+import HandFigure from '~/components/figure/HandFigure.vue'
+import LastTap from './LastTap.vue'
+import LogTargets from './LogTargets.vue'
+import TapList from './TapList.vue'
+
+/** The trip under way: rods, targets, what was tapped last, and what changed. */
+const log = useLogStore()
+const reading = useReadingStore()
+const settings = useSettingsStore()
+const now = useNow({ interval: 10_000 })
+const trip = computed(() => log.current!.body)
+const rods = computed(() => rodsNow(trip.value, log.taps))
+const tallies = computed(() => byRod(trip.value, log.taps, now.value.getTime()))
+const tally = computed(() => tallies.value[log.rod]!)
+const minutes = computed(() => Math.floor((now.value.getTime() - Date.parse(trip.value.startedAt)) / 60_000))
+const NAMES = ['First rod', 'Switch rod', 'Odd rod']
+const clues = [{ value: 'none', words: 'What was seen?' }, ...CLUE_OPTIONS]
+const word = ref('')
+async function say() {
+  if (word.value.trim()) await log.tap('word', { text: word.value.trim().slice(0, 500) })
+  word.value = ''
+}
+const changing = ref(false)
+const rigLure = (lure: LureId) => log.rig(log.rod, { lure, finishId: finishesOf(lure)[0]!.id })
+const rigFinish = (finishId: string) => log.rig(log.rod, { lure: rods.value[log.rod]!.lure, finishId })
+const finishOptions = computed(() => finishesOf(rods.value[log.rod]!.lure).map(f => ({ value: f.id, words: f.name })))
+const conditions = () => log.tap('conditions', { asked: requestOf(reading.reading, settings.units) })
+</script>
+
+<template>
+  <section aria-label="The trip">
+    <p class="figure flex items-center justify-between border-b-2 border-ink px-4 py-2">
+      <b class="text-lead">{{ trip.name || 'On the water' }}</b>
+      <span>{{ minutes }} min</span>
+    </p>
+    <ul class="grid grid-cols-3 border-b-2 border-ink" aria-label="Rods">
+      <li v-for="(r, i) in rods" :key="i" class="border-r border-ink last:border-0">
+        <button
+          type="button"
+          class="block w-full text-left leading-tight"
+          :class="log.rod === i ? 'bg-ink text-page' : ''"
+          :aria-pressed="log.rod === i"
+          @click="log.rod === i || log.tap('rod', { rod: i })"
+        >
+          <span class="block h-14 bg-plate p-1"><HandFigure :finish="finishById(r.finishId)!" :line="2" /></span>
+          <b class="figure block px-2 pt-1">{{ NAMES[i] }}</b>
+          <span class="block truncate px-2 text-note">{{ finishById(r.finishId)!.name }}</span>
+          <span class="figure block px-2 pb-1 text-note">
+            {{ Math.floor(tallies[i]!.minutes) }} min,
+            {{ tallies[i]!.bite + tallies[i]!.miss + tallies[i]!.landed }} bites
+          </span>
+        </button>
+      </li>
+    </ul>
+    <LogTargets :tally="tally" lead="landed" :casts="String(tally.casts)" />
+    <LastTap />
+    <div class="p-4">
+      <p class="flex flex-wrap items-center gap-2">
+        <Choice
+          label="Clue seen"
+          value="none"
+          :options="clues"
+          @change="v => v !== 'none' && log.tap('clue', { clue: v as (typeof CLUE_OPTIONS)[number]['value'] })"
+        />
+        <button type="button" class="quiet" @click="conditions">Note the conditions in Water</button>
+        <button type="button" class="quiet" :aria-expanded="changing" @click="changing = !changing">
+          Rig this rod anew
+        </button>
+      </p>
+      <template v-if="changing">
+        <ConditionRow label="Lure">
+          <Choice label="Lure tied on" :value="rods[log.rod]!.lure" :options="LURE_OPTIONS" @change="rigLure" />
+        </ConditionRow>
+        <ConditionRow label="Finish">
+          <Choice
+            label="Finish tied on"
+            :value="rods[log.rod]!.finishId"
+            :options="finishOptions"
+            @change="rigFinish"
+          />
+        </ConditionRow>
+      </template>
+      <form class="mt-2 flex gap-2" @submit.prevent="say">
+        <input
+          v-model="word"
+          class="h-11 min-w-0 flex-1 border border-ink px-2"
+          maxlength="500"
+          aria-label="A word about it"
+          placeholder="A word about it"
+        />
+        <button type="submit" class="quiet">Note it</button>
+      </form>
+      <details class="mt-3">
+        <summary class="min-h-11 cursor-pointer py-2 font-semibold">Timeline, {{ log.taps.length }} taps</summary>
+        <TapList :taps="log.taps" />
+      </details>
+      <button type="button" class="quiet mt-2" @click="log.end()">End the trip</button>
+    </div>
+  </section>
+</template>

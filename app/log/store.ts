@@ -1,0 +1,58 @@
+import { defineStore } from 'pinia'
+import { v7 as newId } from 'uuid'
+import { computed, ref } from 'vue'
+import type { Rod, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
+import { type Kept, useRecordsStore } from '~/records/store'
+import { type Tap, rodNow, tapsOf, trialOf } from './trip'
+
+/** The log: the trip that is under way, and every tap on it, on the device before anything else. */
+export const useLogStore = defineStore('log', () => {
+  const records = useRecordsStore()
+  const trips = computed<Kept<'trip'>[]>(() =>
+    records.list('trip').sort((a, b) => b.body.startedAt.localeCompare(a.body.startedAt)),
+  )
+  const allTaps = computed(() => records.list('tap'))
+  const current = computed(() => trips.value.find(t => !t.body.endedAt) ?? null)
+  const taps = computed<Tap[]>(() => (current.value ? tapsOf(allTaps.value, current.value.id) : []))
+  const rod = computed(() => rodNow(taps.value))
+  /** What was tapped last on this device, to be taken back. */
+  const undone = ref<string[]>([])
+
+  async function start(body: Omit<TripRecord, 'startedAt' | 'endedAt'>): Promise<void> {
+    undone.value = []
+    await records.put('trip', { ...body, startedAt: new Date().toISOString(), endedAt: null })
+  }
+  const change = (id: string, patch: Partial<TripRecord>) => {
+    const trip = trips.value.find(t => t.id === id)
+    return trip ? records.put('trip', { ...trip.body, ...patch }, id) : Promise.resolve('')
+  }
+  const end = () => (current.value ? change(current.value.id, { endedAt: new Date().toISOString() }) : null)
+  const resume = (id: string) => change(id, { endedAt: null })
+
+  /** One tap on the trip under way. */
+  async function tap(what: TapKind, rest: Partial<TapRecord> = {}): Promise<void> {
+    const trip = current.value
+    if (!trip) return
+    const put = (body: Pick<TapRecord, 'what' | 'rod'>, id = newId()) => {
+      const full: TapRecord = { tripId: trip.id, at: new Date().toISOString(), ...body }
+      return records.put('tap', full, id)
+    }
+    // In a test the order says which of the two is in hand.
+    const { spells, now } = trip.body.trial ? trialOf(trip.body, taps.value) : { spells: [], now: null }
+    const drawn = what === 'cast' && now !== null ? Number(spells[now]!.side === 'b') : rod.value
+    const first = drawn === rod.value ? null : put({ what: 'rod', rod: drawn })
+    const id = newId()
+    undone.value = [...undone.value, id]
+    await Promise.all([first, put({ what, rod: drawn, ...rest }, id)])
+  }
+  async function undo(): Promise<void> {
+    const id = undone.value.at(-1) ?? taps.value.at(-1)?.id
+    if (!id) return
+    undone.value = undone.value.slice(0, -1)
+    await records.remove('tap', id)
+  }
+  const mend = (t: Tap, patch: Partial<TapRecord>) => records.put('tap', { ...t.body, ...patch }, t.id)
+  const takeOut = (id: string) => records.remove('tap', id)
+  const rig = (i: number, to: Rod) => tap('rig', { rod: i, rig: to })
+  return { trips, allTaps, current, taps, rod, start, change, end, resume, tap, undo, mend, takeOut, rig }
+})

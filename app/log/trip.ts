@@ -1,0 +1,135 @@
+import { type Spell, trialOrder } from '#core/trial/order'
+import type { Block } from '#core/trial/verdict'
+import type { Rod, TapKind, TripRecord } from '#shared/schema/record'
+import type { Kept } from '~/records/store'
+
+export type Tap = Kept<'tap'>
+export type Trip = Kept<'trip'>
+
+/** What counts as a bite: a fish that took, whether it stayed on or not. */
+const BITES: readonly TapKind[] = ['bite', 'miss', 'landed']
+const isBite = (t: Tap) => BITES.includes(t.body.what)
+
+/** A trip's taps in the order they happened; of the same moment, as they were made. */
+export const tapsOf = (taps: readonly Tap[], tripId: string): Tap[] =>
+  taps
+    .filter(t => t.body.tripId === tripId)
+    .sort((a, b) => a.body.at.localeCompare(b.body.at) || (a.id < b.id ? -1 : 1))
+
+/** The rod in hand after some taps. */
+export const rodNow = (taps: readonly Tap[]): number => taps.findLast(t => t.body.what === 'rod')?.body.rod ?? 0
+
+/** The rods as they are rigged after some taps. */
+export function rodsNow(trip: TripRecord, taps: readonly Tap[]): Rod[] {
+  const rods = [...trip.rods]
+  for (const t of taps) if (t.body.what === 'rig' && t.body.rig) rods[t.body.rod] = t.body.rig
+  return rods
+}
+
+/** How one finish, or one rod, has done. */
+export interface Tally {
+  casts: number
+  bite: number
+  follow: number
+  miss: number
+  landed: number
+  /** Minutes it was in hand. */
+  minutes: number
+}
+const nothing = (): Tally => ({ casts: 0, bite: 0, follow: 0, miss: 0, landed: 0, minutes: 0 })
+export const bitesOf = (t: Tally) => t.bite + t.miss + t.landed
+
+/** A stretch with one finish in hand. */
+interface Stretch {
+  rod: number
+  finishId: string
+  tally: Tally
+}
+/** A trip as stretches with one rod rigged in one way; the last goes on until the end, or now. */
+function stretchesOf(trip: TripRecord, taps: readonly Tap[], nowMs: number): Stretch[] {
+  const rods = [...trip.rods]
+  const out: Stretch[] = []
+  let rod = 0
+  let fromMs = Date.parse(trip.startedAt)
+  const begin = () => out.push({ rod, finishId: rods[rod]!.finishId, tally: nothing() })
+  const endAt = (ms: number) => {
+    out.at(-1)!.tally.minutes += Math.max(0, ms - fromMs) / 60_000
+    fromMs = Math.max(fromMs, ms)
+  }
+  begin()
+  for (const { body: t } of taps) {
+    const { tally } = out.at(-1)!
+    if (t.what === 'cast') tally.casts++
+    else if (t.what === 'bite' || t.what === 'follow' || t.what === 'miss' || t.what === 'landed') tally[t.what]++
+    else if (t.what === 'rod' || t.what === 'rig') {
+      endAt(Date.parse(t.at))
+      if (t.what === 'rod' && rods[t.rod]) rod = t.rod
+      if (t.what === 'rig' && t.rig) rods[t.rod] = t.rig
+      begin()
+    }
+  }
+  endAt(trip.endedAt ? Date.parse(trip.endedAt) : nowMs)
+  return out
+}
+function added<K>(into: Map<K, Tally>, key: K, t: Tally): void {
+  const sum = into.get(key) ?? nothing()
+  for (const k of Object.keys(sum) as (keyof Tally)[]) sum[k] += t[k]
+  into.set(key, sum)
+}
+
+/** What each rod of a trip has done. */
+export function byRod(trip: TripRecord, taps: readonly Tap[], nowMs: number): Tally[] {
+  const sums = new Map<number, Tally>()
+  for (const s of stretchesOf(trip, taps, nowMs)) added(sums, s.rod, s.tally)
+  return trip.rods.map((_, i) => sums.get(i) ?? nothing())
+}
+/** What each finish has done over all trips, most fished first. */
+export function byFinish(trips: readonly Trip[], taps: readonly Tap[], nowMs: number) {
+  const sums = new Map<string, Tally>()
+  for (const trip of trips)
+    for (const s of stretchesOf(trip.body, tapsOf(taps, trip.id), nowMs)) added(sums, s.finishId, s.tally)
+  return [...sums].map(([finishId, tally]) => ({ finishId, tally })).sort((a, b) => b.tally.minutes - a.tally.minutes)
+}
+
+/** A spell of a fair test as it was fished. */
+export interface FishedSpell extends Spell {
+  casts: number
+  bites: number
+  broken: boolean
+}
+/**
+ * A fair test so far: casts fill the spells in the order drawn; a bite belongs to the spell of the cast before it.
+ * `now` is the spell that is fished, none once all are.
+ */
+export function trialOf(trip: TripRecord, taps: readonly Tap[]) {
+  const { castsPerSpell, blocks, seed } = trip.trial!
+  const spells: FishedSpell[] = trialOrder(blocks, seed).map(s => ({ ...s, casts: 0, bites: 0, broken: false }))
+  let at = 0
+  for (const t of taps) {
+    const here = spells[at]
+    if (t.body.what === 'cast') {
+      if (here && here.casts === castsPerSpell) at++
+      if (spells[at]) spells[at]!.casts++
+    } else if (here && isBite(t)) here.bites = Math.min(here.casts, here.bites + 1)
+    else if (here && t.body.what === 'broken') here.broken = true
+  }
+  const full = spells[at]?.casts === castsPerSpell
+  const now = full ? at + 1 : at
+  return { spells, now: now < spells.length ? now : null }
+}
+
+/** Whole pairs, which alone may be looked at: inside a pair one of the two has had more casts. */
+export function blocksOf(trip: TripRecord, spells: readonly FishedSpell[]): Block[] {
+  const { castsPerSpell, leaveOutBroken } = trip.trial!
+  const out: Block[] = []
+  for (let block = 1; ; block++) {
+    const pair = spells.filter(s => s.block === block)
+    if (pair.length < 2 || pair.some(s => s.casts < castsPerSpell)) return out
+    if (leaveOutBroken && pair.some(s => s.broken)) continue
+    const of = (side: 'a' | 'b') => {
+      const { casts, bites } = pair.find(s => s.side === side)!
+      return { casts, bites }
+    }
+    out.push({ a: of('a'), b: of('b') })
+  }
+}

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
+import Sheet from '~/components/common/Sheet.vue'
+import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
+import SeasonPanel from '~/components/log/SeasonPanel.vue'
+import StartTrip from '~/components/log/StartTrip.vue'
+import TrialNow from '~/components/log/TrialNow.vue'
+import TripNow from '~/components/log/TripNow.vue'
+import PlaceTabs from '~/components/PlaceTabs.vue'
+import TopBar from '~/components/TopBar.vue'
+import WatersSheet from '~/components/waters/WatersSheet.vue'
+import { useCallsStore } from '~/kept/store'
+import { useLogStore } from '~/log/store'
+import { useReadingLink } from '~/reading/useReadingLink'
+import { useRecordsStore } from '~/records/store'
+import { useWatersStore } from '~/waters/store'
+
+/** On the water: the trip under way, a fair test of two, and the season read back. */
+useReadingLink()
+const waters = useWatersStore()
+const records = useRecordsStore()
+const calls = useCallsStore()
+const log = useLogStore()
+const phone = useMediaQuery('(max-width: 899px)')
+const TABS = ['Today', 'Two-colour test', 'Season'] as const
+const tab = ref<(typeof TABS)[number]>('Today')
+const testing = computed(() => !!log.current?.body.trial)
+const where = ref(false)
+onMounted(async () => {
+  void waters.load()
+  void calls.load()
+  await records.load()
+  if (testing.value) tab.value = 'Two-colour test'
+})
+</script>
+
+<template>
+  <main
+    class="min-h-dvh bg-page text-ink"
+    :class="phone ? 'pb-20' : 'grid h-dvh grid-cols-1 grid-rows-[auto_auto_minmax(0,1fr)] overflow-hidden'"
+  >
+    <TopBar :part="phone ? 'head' : 'whole'" @where="where = true" />
+    <nav class="figure flex border-b-2 border-ink" aria-label="Parts of the log">
+      <button
+        v-for="t in TABS"
+        :key="t"
+        type="button"
+        class="min-h-11 flex-1 px-4 font-semibold sm:flex-none"
+        :class="tab === t ? 'border-b-[7px] border-ink font-bold' : ''"
+        :aria-pressed="tab === t"
+        @click="tab = t"
+      >
+        {{ t }}
+      </button>
+    </nav>
+    <div
+      class="min-h-0"
+      :class="phone ? '' : 'overflow-y-auto'"
+      tabindex="0"
+      role="region"
+      aria-label="The log"
+      :inert="where"
+    >
+      <p v-if="records.state !== 'here'" class="p-4" aria-busy="true">Opening the log …</p>
+      <SeasonPanel v-else-if="tab === 'Season'" />
+      <template v-else-if="tab === 'Today'">
+        <p v-if="testing" class="p-4">A test of two is under way: its taps are under the other tab.</p>
+        <TripNow v-else-if="log.current" class="sm:max-w-[560px] sm:border-r-2 sm:border-ink" />
+        <StartTrip v-else key="trip" :trial="false" class="sm:max-w-[720px]" />
+      </template>
+      <template v-else>
+        <TrialNow v-if="testing" :phone="phone" />
+        <p v-else-if="log.current" class="p-4">A trip is under way. End it first: a test wants all your casts.</p>
+        <StartTrip v-else key="trial" trial class="sm:max-w-[720px]" />
+      </template>
+    </div>
+    <TopBar v-if="phone" part="foot" @where="where = true" />
+    <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="where"><PlaceTabs foot /></div>
+    <Sheet
+      v-if="where"
+      title="Where and when"
+      :phone="phone"
+      class="col-span-full! col-start-1! row-start-3!"
+      @close="where = false"
+    >
+      <PlaceAndTime />
+      <WatersSheet @close="where = false" />
+    </Sheet>
+  </main>
+</template>

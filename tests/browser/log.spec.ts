@@ -1,0 +1,110 @@
+import { type Page, expect, test } from '@playwright/test'
+import { HANDS, handOf } from './hands'
+import { LEARNT, SIZES, THEMES, clean, largeTargets, nothingClipped } from './screen'
+
+const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5'
+async function openLog(page: Page, theme = 'noon'): Promise<void> {
+  page.on('pageerror', e => {
+    throw e
+  })
+  await page.addInitScript(
+    s => {
+      for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
+    },
+    { 'piscator.theme': theme, 'piscator.learnt': JSON.stringify(LEARNT) },
+  )
+  await page.goto(`/log${POND}`)
+  await expect(page.getByRole('button', { name: 'On the water' })).toBeVisible()
+}
+const target = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name} \\d`) })
+const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of the log' }).getByRole('button', { name })
+
+for (const hand of HANDS) {
+  test.describe(`the log by ${hand}`, () => {
+    const touch = hand === 'touch'
+    test.use({ viewport: touch ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: touch })
+    test('counts taps by rod, takes the last back, and has them all when it comes back', async ({ page }) => {
+      await openLog(page)
+      const { press } = await handOf(hand, page)
+      await press(page.getByRole('button', { name: 'On the water' }))
+      await press(target(page, 'Bite'))
+      await press(target(page, 'Bite'))
+      await press(target(page, 'Follow'))
+      await expect(target(page, 'Bite')).toHaveText(/2/)
+      await press(page.getByRole('button', { name: 'Undo' }))
+      await expect(target(page, 'Follow')).toHaveText(/0/)
+      await press(page.getByRole('button', { name: /^Switch rod/ }))
+      await press(target(page, 'Landed'))
+      await expect(target(page, 'Landed')).toHaveText(/1/)
+      await expect(target(page, 'Bite')).toHaveText(/0/)
+      await press(page.getByRole('button', { name: 'Let go' }))
+      await expect(page.getByText('check local rules')).toBeVisible()
+      await page.reload()
+      await expect(target(page, 'Landed')).toHaveText(/1/)
+      await press(page.getByRole('button', { name: 'End the trip' }))
+      await press(part(page, 'Season'))
+      await expect(page.getByText(/3 bites, 1 landed/)).toBeVisible()
+    })
+    test('runs a fair test and says that it is too soon', async ({ page }) => {
+      await openLog(page)
+      const { press } = await handOf(hand, page)
+      await press(part(page, 'Two-colour test'))
+      await press(page.getByRole('button', { name: /^Casts in a spell/ }))
+      await page.getByRole('textbox', { name: /Casts in a spell/ }).fill('1')
+      await page.keyboard.press('Enter')
+      await press(page.getByRole('button', { name: 'Begin the test' }))
+      await expect(page.getByText('Nothing to look at before the first whole pair.')).toBeVisible()
+      const cast = page.getByRole('button', { name: /^Cast \d/ })
+      await press(cast)
+      await press(target(page, 'Bite'))
+      await press(cast)
+      await expect(page.getByText('Too soon to call.')).toBeVisible()
+      await expect(page.getByText('spell 3 of 20')).toBeVisible()
+      await press(page.getByRole('button', { name: 'Stop, keep the count' }))
+      await expect(page.getByRole('button', { name: 'Begin the test' })).toBeVisible()
+    })
+  })
+}
+
+test.describe('without signal', () => {
+  test.use({ serviceWorkers: 'allow', viewport: SIZES.phone })
+  test('every place opens and ranks after one visit, and what was tapped is sent once there is signal', async ({
+    page,
+    context,
+  }) => {
+    await openLog(page)
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => true))
+    await page.reload()
+    await context.setOffline(true)
+    await page.getByRole('button', { name: 'On the water' }).click()
+    for (let i = 0; i < 5; i++) await target(page, 'Bite').click()
+    await expect(page.getByText(/\d+ not sent yet; kept on this device/)).toBeVisible()
+    await page.goto('/')
+    await expect(page.getByTestId('call').first()).toBeVisible()
+    await page.goto('/log')
+    await expect(target(page, 'Bite')).toHaveText(/5/)
+    await context.setOffline(false)
+    await page.reload()
+    await expect(page.getByText(/not sent yet/)).toBeHidden()
+    await expect(target(page, 'Bite')).toHaveText(/5/)
+  })
+})
+
+for (const [size, viewport] of Object.entries(SIZES))
+  for (const theme of THEMES)
+    test(`the log at ${theme} is clean on a ${size}`, async ({ page }) => {
+      await page.setViewportSize(viewport)
+      await openLog(page, theme)
+      await clean(page)
+      await largeTargets(page)
+      await page.getByRole('button', { name: 'On the water' }).click()
+      await target(page, 'Landed').click()
+      await expect(page.getByRole('button', { name: 'Let go' })).toBeVisible()
+      await clean(page)
+      await nothingClipped(page)
+      await largeTargets(page)
+      await part(page, 'Season').click()
+      await clean(page)
+      await nothingClipped(page)
+    })
