@@ -163,7 +163,7 @@ async function filled(page: Page): Promise<void> {
 interface Shot {
   name: string
   /** Where it is looked at: the water where none is named. */
-  place?: 'day' | 'box'
+  place?: 'day' | 'box' | 'bench' | 'log'
   set?: Record<string, unknown>
   query: string
   theme: 'noon' | 'dusk' | 'night'

@@ -16,7 +16,7 @@ const isHere = (to: string) => (to === '/' ? route.path === '/' : route.path.sta
       :to="p.to"
       class="flex items-center text-bar"
       :class="[
-        foot ? 'flex-1 justify-center text-value' : 'px-2.25',
+        foot ? 'flex-1 justify-center text-value' : 'px-2.25 max-[999px]:px-1.5',
         isHere(p.to) ? 'border-t-[7px] border-ink pb-1.75 font-bold' : 'font-semibold',
       ]"
       :aria-current="isHere(p.to) ? 'page' : undefined"

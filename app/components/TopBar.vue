@@ -22,7 +22,7 @@ const settings = useSettingsStore()
     <template v-if="part !== 'foot'">
       <h1
         class="wide flex items-center px-4 text-lead font-extrabold"
-        :class="part === 'whole' ? 'max-[999px]:sr-only' : ''"
+        :class="part === 'whole' ? 'max-[1179px]:sr-only' : ''"
       >
         Piscator
       </h1>
@@ -32,7 +32,7 @@ const settings = useSettingsStore()
     <template v-if="part !== 'head'">
       <span class="bars flex" :class="part === 'whole' ? 'ml-3 border-l border-hair pl-1' : ''"><slot /></span>
       <span class="ml-auto flex">
-        <WhereWhen v-if="part === 'whole'" class="mr-2" @change="$emit('where')" />
+        <WhereWhen v-if="part === 'whole'" class="mr-2 max-[899px]:hidden" @change="$emit('where')" />
         <button
           type="button"
           class="bar"

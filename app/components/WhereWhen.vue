@@ -30,7 +30,7 @@ const step = (days: number) => store.set({ timeMs: local.value.plus({ days }).to
     </button>
     <button type="button" class="min-h-11 min-w-9" aria-label="The day before" @click="step(-1)">‹</button>
     <span class="whitespace-nowrap">
-      <span class="max-[999px]:hidden">{{ local.toFormat('ccc') }}</span>
+      <span class="max-[1179px]:hidden">{{ local.toFormat('ccc') }}</span>
       {{ local.toFormat('d LLL') }}
     </span>
     <button type="button" class="min-h-11 min-w-9" aria-label="The day after" @click="step(1)">›</button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { SPECIES } from '#core/eye/species'
 import { SIDES } from '#core/lure/types'
 import { useBenchStore } from '~/bench/store'
@@ -20,7 +20,6 @@ import Sheet from '~/components/common/Sheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
-import WatersSheet from '~/components/waters/WatersSheet.vue'
 import { requestOf } from '~/reading/reading'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useReadingStore } from '~/reading/store'
@@ -30,6 +29,9 @@ import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
 import { FACING_OPTIONS, JAR_WORDS, LURE_OPTIONS, cap } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
+
+// Its files and forms are not part of the first load.
+const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The bench: a bar of lures to back off from, jars on the table, and questions that make a better judge. */
 useReadingLink()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import type { LureId } from '#core/lure/types'
 import AddLure from '~/components/box/AddLure.vue'
 import BoxBar from '~/components/box/BoxBar.vue'
@@ -12,7 +12,6 @@ import KitPanel from '~/components/box/KitPanel.vue'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import Sheet from '~/components/common/Sheet.vue'
-import WatersSheet from '~/components/waters/WatersSheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
@@ -30,6 +29,9 @@ import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
 import { JAR_WORDS, LURE_OPTIONS } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
+
+// Its files and forms are not part of the first load.
+const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The box: what one owns, how it looks in today's water, and the few that cover the rest. */
 useReadingLink()

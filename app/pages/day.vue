@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue'
 import { usualDepthM } from '#core/request/resolve'
 import Sheet from '~/components/common/Sheet.vue'
 import DayBar from '~/components/day/DayBar.vue'
@@ -17,7 +17,6 @@ import ShadeStrip from '~/components/day/ShadeStrip.vue'
 import { reachFor } from '~/components/column/useColumn'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
-import WatersSheet from '~/components/waters/WatersSheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import { calendarOf, jsonOf } from '~/day/export'
 import { useDayStore } from '~/day/store'
@@ -31,6 +30,9 @@ import type { Kept } from '~/records/store'
 import { download } from '~/settings/download'
 import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
+
+// Its files and forms are not part of the first load.
+const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The day: its light and water, the lanes of the rods, and what to pack. */
 useReadingLink()

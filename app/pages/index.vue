@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import CallsPanel from '~/components/calls/CallsPanel.vue'
 import LurePicker from '~/components/calls/LurePicker.vue'
 import HintStrip from '~/components/column/HintStrip.vue'
@@ -14,7 +14,6 @@ import FoodSheet from '~/components/sheets/FoodSheet.vue'
 import HelpSheet from '~/components/sheets/HelpSheet.vue'
 import ReadingsSheet from '~/components/sheets/ReadingsSheet.vue'
 import KeptSheet from '~/components/sheets/KeptSheet.vue'
-import WatersSheet from '~/components/waters/WatersSheet.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import StatusLine from '~/components/StatusLine.vue'
 import TopBar from '~/components/TopBar.vue'
@@ -34,6 +33,9 @@ import { JAR_WORDS, seasonWords } from '~/words/options'
 import { requestOf } from '~/reading/reading'
 import { WATCHERS } from '#core/picture/underWater'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
+
+// Its files and forms are not part of the first load.
+const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The main screen: the water, the calls, the plate. */
 const store = useReadingStore()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
 import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
 import SeasonPanel from '~/components/log/SeasonPanel.vue'
@@ -9,12 +9,14 @@ import TrialNow from '~/components/log/TrialNow.vue'
 import TripNow from '~/components/log/TripNow.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
-import WatersSheet from '~/components/waters/WatersSheet.vue'
 import { useCallsStore } from '~/kept/store'
 import { useLogStore } from '~/log/store'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useRecordsStore } from '~/records/store'
 import { useWatersStore } from '~/waters/store'
+
+// Its files and forms are not part of the first load.
+const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** On the water: the trip under way, a fair test of two, and the season read back. */
 useReadingLink()
