@@ -14,6 +14,7 @@ const isHere = (to: string) => (to === '/' ? route.path === '/' : route.path.sta
       v-for="p in PLACES"
       :key="p.to"
       :to="p.to"
+      prefetch-on="interaction"
       class="flex items-center text-bar"
       :class="[
         foot ? 'flex-1 justify-center text-value' : 'px-2.25 max-[999px]:px-1.5',

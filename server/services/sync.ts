@@ -1,7 +1,8 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize'
 import type { Database } from '#server/db/connection'
 import type { EventRow } from '#server/db/models'
-import { AT_ONCE, type SyncEvent } from '#shared/schema/sync'
+import type { SyncEvent } from '#shared/schema/sync'
+import { AT_ONCE } from '#shared/sync'
 
 /** What one angler may keep: so many events, and so many bytes of them. */
 export const EVENT_QUOTA = { events: 200_000, bytes: 200_000_000 } as const

@@ -1,5 +1,6 @@
 import Joi from 'joi'
 import { momentSchema, uuidSchema } from '#shared/schema/fields'
+import { AT_ONCE } from '#shared/sync'
 import { RECORDS, type RecordKind, type RecordOf } from '#shared/schema/record'
 
 /** A change of a record on some device. The later of two to the same record stands; of equals the greater id. */
@@ -13,9 +14,6 @@ export interface SyncEvent<K extends RecordKind = RecordKind> {
   /** The record as it is from then on; null where it was taken away. */
   body: RecordOf[K] | null
 }
-
-/** Events that may be sent, and come back, at once. */
-export const AT_ONCE = 200
 
 /** One event; its body is held to what its kind keeps. */
 export const eventSchema = Joi.object<SyncEvent>({
