@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { DRILL_TOPICS, type DrillTopic } from '#core/bench/topics'
+import { DRILL_TOPICS, type DrillTopic, LESSONS } from '#core/bench/topics'
 import { finishById } from '#core/lure/finish'
 import { hex } from '#core/spectrum/colour'
 import { nextTopic, topicsOf, worstFirst } from '~/bench/learner'
@@ -132,6 +132,10 @@ const waterOf = (colour: string) => (red.value ? redTone(colour, NIGHT_WATER) : 
     <p v-if="red" class="mt-2 text-note">Questions of colour wait for daylight.</p>
     <h3 class="figure mt-4 border-t border-ink pt-2 text-value font-bold">What you tend to get wrong</h3>
     <p v-if="!record.length" class="text-ink2">Nothing asked yet.</p>
+    <p v-if="record[0]?.answers.includes(false)" class="mb-1 leading-snug">
+      <b>To remember:</b>
+      {{ LESSONS[record[0].topic] }}
+    </p>
     <ul>
       <li v-for="t in record" :key="t.topic" class="flex items-center gap-2 py-0.5 text-note">
         <span class="min-w-0 flex-1 truncate">{{ DRILL_TOPICS[t.topic] }}</span>
