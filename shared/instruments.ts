@@ -1,16 +1,15 @@
-/** What instruments tell of: where each comes from, in which unit, what can be, and for how long it is news. */
+/** What instruments tell of: which one does, what can be, and for how long it is news. */
 export const QUANTITIES = {
-  depthM: { words: 'depth under the boat', source: 'line', from: 'sounder', range: [0.1, 150], staleS: 15 },
-  temperatureC: { words: 'water', source: 'line', from: 'thermometer', range: [-2, 40], staleS: 15 },
-  windMps: { words: 'wind', source: 'line', from: 'wind vane', range: [0, 45], staleS: 30 },
-  latitude: { words: 'latitude', source: 'line', from: 'positioning', range: [-90, 90], staleS: 30 },
-  longitude: { words: 'longitude', source: 'line', from: 'positioning', range: [-180, 180], staleS: 30 },
-  gaugeTemperatureC: { words: 'water at the gauge', source: 'gauge', from: 'gauge', range: [-2, 40], staleS: 7200 },
-  gaugeFnu: { words: 'turbidity at the gauge', source: 'gauge', from: 'gauge', range: [0, 4000], staleS: 7200 },
-  gaugeLevelM: { words: 'level at the gauge', source: 'gauge', from: 'gauge', range: [-20, 50], staleS: 7200 },
+  depthM: { from: 'sounder', range: [0.1, 150], staleS: 15 },
+  temperatureC: { from: 'thermometer', range: [-2, 40], staleS: 15 },
+  windMps: { from: 'wind vane', range: [0, 45], staleS: 30 },
+  latitude: { from: 'positioning', range: [-90, 90], staleS: 30 },
+  longitude: { from: 'positioning', range: [-180, 180], staleS: 30 },
+  gaugeTemperatureC: { from: 'gauge', range: [-2, 40], staleS: 7200 },
+  gaugeFnu: { from: 'gauge', range: [0, 4000], staleS: 7200 },
+  gaugeLevelM: { from: 'gauge', range: [-20, 50], staleS: 7200 },
 } as const
 export type Quantity = keyof typeof QUANTITIES
-export const QUANTITY_NAMES = Object.keys(QUANTITIES) as Quantity[]
 
 /** A figure an instrument told. */
 export interface Told {

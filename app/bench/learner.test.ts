@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { type DrillTopic, TOPICS } from '#core/bench/topics'
+import { type DrillTopic, TOPICS } from '#core/words/drills'
 import type { AnswerRecord } from '#shared/schema/record'
 import { seenAt } from './between'
 import { nextTopic, topicsOf, worstFirst } from './learner'

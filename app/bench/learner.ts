@@ -1,5 +1,5 @@
 import { type Card, Rating, createEmptyCard, fsrs } from 'ts-fsrs'
-import { type DrillTopic, TOPICS } from '#core/bench/topics'
+import { type DrillTopic, TOPICS } from '#core/words/drills'
 import type { AnswerRecord } from '#shared/schema/record'
 
 /** What is known of a topic: when it is due again, how fine its questions are, and how the last went. */

@@ -39,6 +39,6 @@ export function useAnswerTo<R extends BenchResult>(work: BenchWork, ask: () => B
     }
     busy = false
   }
-  watch(ask, () => void run(), { immediate: true, deep: true })
+  watch(ask, () => void run(), { immediate: true })
   return { told, failed, run }
 }

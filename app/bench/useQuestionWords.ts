@@ -1,5 +1,5 @@
 import type { Drill, DrillFacts, DrillOption } from '#core/bench/drills'
-import type { DrillTopic } from '#core/bench/topics'
+import type { DrillTopic } from '#core/words/drills'
 import { SPECIES } from '#core/eye/species'
 import { finishById } from '#core/lure/finish'
 import { FORAGE } from '#core/prey/forage'

@@ -1,7 +1,7 @@
 import { hangBar, nineOf, paintBar, paintedAt } from '#core/bench/bar'
 import { type Drill, drillOf } from '#core/bench/drills'
 import type { Bar } from '#core/bench/order'
-import type { DrillTopic } from '#core/bench/topics'
+import type { DrillTopic } from '#core/words/drills'
 import { jarsOf } from '#core/bench/jars'
 import { finishById } from '#core/lure/finish'
 import type { Side } from '#core/lure/types'

@@ -27,6 +27,15 @@ export interface FileRead<B> {
   faults: FileFault[]
 }
 
+/** A read that came to nothing but a fault. */
+export const unread = (fault: FileFault): FileRead<never> => ({
+  writes: [],
+  added: 0,
+  changed: 0,
+  same: 0,
+  faults: [fault],
+})
+
 /** A cell that cannot be read; the message says how to write it. */
 export class CellError extends Error {}
 
@@ -169,7 +178,7 @@ export function takeRecords<B>(
   known: readonly { id: string; body: B }[],
 ): FileRead<B> {
   const read: FileRead<B> = { writes: [], added: 0, changed: 0, same: 0, faults: [] }
-  if (!('length' in candidates)) return { ...read, faults: [candidates] }
+  if (!('length' in candidates)) return unread(candidates)
   const byId = new Map(known.map(l => [l.id, l.body]))
   const byLikeness = new Map(known.map(l => [likeness(l.body), l.id]))
   for (const { line, id, body, faults } of candidates) {
@@ -208,6 +217,19 @@ export function takeRecords<B>(
   }
   return read
 }
+/** Reads of several kinds as one; what is written bears its kind. */
+export function joinReads<K extends string>(reads: Record<K, FileRead<unknown>>): FileRead<{ kind: K; body: unknown }> {
+  const all = Object.entries(reads) as [K, FileRead<unknown>][]
+  const sum = (of: 'added' | 'changed' | 'same') => all.reduce((n, [, r]) => n + r[of], 0)
+  return {
+    writes: all.flatMap(([kind, r]) => r.writes.map(({ id, body }) => ({ id, body: { kind, body } }))),
+    added: sum('added'),
+    changed: sum('changed'),
+    same: sum('same'),
+    faults: all.flatMap(([, r]) => r.faults),
+  }
+}
+
 /** A record as text that does not hang on the order of its fields. */
 const sorted = (v: unknown): string =>
   JSON.stringify(v, (_, x: unknown) =>

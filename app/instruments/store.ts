@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { type Board, type Quantity, standingOf } from '#shared/instruments'
 import { useReadingStore } from '~/reading/store'
 
@@ -70,6 +70,7 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     return told ? standingOf(q, told, told.atMs + ageS(q) * 1000) : null
   }
 
+  /** Write a figure into the reading, unless it is old, cannot be, or says what stands there already. */
   function write(q: Followed): void {
     const told = board.value?.told[q]
     if (!told || lost.value || standing(q) !== 'fresh') return
@@ -82,8 +83,6 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     reading.set({ [field]: Math.round(told.value * 10) / 10 })
     written.set(q, reading.reading[field]!)
   }
-  /** Take a figure once. */
-  const take = (q: Followed) => write(q)
   function follow(q: Followed, on: boolean): void {
     follows.value = { ...follows.value, [q]: on }
     written.delete(q)
@@ -100,10 +99,10 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     )
   watch(wanted, on => (on ? open() : close()), { immediate: true })
 
-  /** Look at the instruments; what is given back ends it. */
-  function look(): () => void {
+  /** Listen for as long as whatever calls this is on the screen. */
+  function look(): void {
     lookers.value++
-    return () => lookers.value--
+    onScopeDispose(() => lookers.value--)
   }
-  return { board, lost, follows, ageS, standing, take, follow, look }
+  return { board, lost, follows, ageS, standing, take: write, follow, look }
 })

@@ -1,22 +1,20 @@
 import Papa from 'papaparse'
 import { finishById } from '#core/lure/finish'
 import { RECORDS, type TapRecord, type TripRecord } from '#shared/schema/record'
-import { type FileRead, entryOf, jsonList, takeRecords } from '~/files/table'
-import { type Tap, type Trip, byFinish, bitesOf, rodNow, rodsNow, tapsOf } from './trip'
+import { type FileRead, entryOf, joinReads, jsonList, takeRecords, unread } from '~/files/table'
+import { type Tap, type Trip, byFinish, bitesOf, inHand, tapsByTrip } from './trip'
 import { rateOf } from './rate'
 
 /** Every tap as a line of a table, with the finish that was in hand. */
 export function tapsCsv(trips: readonly Trip[], taps: readonly Tap[]): string {
-  const rows = trips.flatMap(trip => {
-    const all = tapsOf(taps, trip.id)
-    return all.map((t, i) => {
-      const before = all.slice(0, i + 1)
-      const rod = rodsNow(trip.body, before)[rodNow(before)]!
-      const { at, what, species = '', lengthM = '', kept, clue = '', text = '' } = t.body
-      const let_ = kept === undefined ? '' : kept ? 'kept' : 'let go'
-      return [trip.body.name, at, what, rod.lure, rod.finishId, species, lengthM, let_, clue, text]
-    })
-  })
+  const of = tapsByTrip(taps)
+  const rows = trips.flatMap(trip =>
+    inHand(trip.body, of(trip.id)).map(({ tap, rig }) => {
+      const { at, what, species = '', lengthM = '', kept, clue = '', text = '' } = tap.body
+      const fate = kept === undefined ? '' : kept ? 'kept' : 'let go'
+      return [trip.body.name, at, what, rig.lure, rig.finishId, species, lengthM, fate, clue, text]
+    }),
+  )
   const fields = ['trip', 'at', 'what', 'lure', 'finish', 'species', 'lengthM', 'kept', 'clue', 'word']
   return Papa.unparse({ fields, data: rows })
 }
@@ -57,21 +55,11 @@ export type LogEntry = { kind: 'trip'; body: TripRecord } | { kind: 'tap'; body:
 export function readLog(text: string, trips: readonly Trip[], taps: readonly Tap[]): FileRead<LogEntry> {
   const [gotTrips, gotTaps] = [jsonList(text, 'trips'), jsonList(text, 'taps')]
   if (!gotTrips || !gotTaps) {
-    const fault = { line: 1, column: '', message: 'This is no log that Piscator saved: it needs trips and taps.' }
-    return { writes: [], added: 0, changed: 0, same: 0, faults: [fault] }
+    return unread({ line: 1, column: '', message: 'This is no log that Piscator saved: it needs trips and taps.' })
   }
   const candidates = (list: unknown[]) => list.map((one, i) => ({ line: i + 1, ...entryOf(one), faults: [] }))
-  const a = takeRecords(candidates(gotTrips), { schema: RECORDS.trip, likeness: b => b.startedAt }, trips)
+  const trip = takeRecords(candidates(gotTrips), { schema: RECORDS.trip, likeness: b => b.startedAt }, trips)
   const likeness = (b: TapRecord) => `${b.tripId} ${b.at} ${b.what} ${b.rod}`
-  const b = takeRecords(candidates(gotTaps), { schema: RECORDS.tap, likeness }, taps)
-  return {
-    writes: [
-      ...a.writes.map(w => ({ id: w.id, body: { kind: 'trip' as const, body: w.body } })),
-      ...b.writes.map(w => ({ id: w.id, body: { kind: 'tap' as const, body: w.body } })),
-    ],
-    added: a.added + b.added,
-    changed: a.changed + b.changed,
-    same: a.same + b.same,
-    faults: [...a.faults, ...b.faults],
-  }
+  const tap = takeRecords(candidates(gotTaps), { schema: RECORDS.tap, likeness }, taps)
+  return joinReads({ trip, tap }) as FileRead<LogEntry>
 }

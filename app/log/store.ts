@@ -33,17 +33,17 @@ export const useLogStore = defineStore('log', () => {
   async function tap(what: TapKind, rest: Partial<TapRecord> = {}): Promise<void> {
     const trip = current.value
     if (!trip) return
-    const put = (body: Pick<TapRecord, 'what' | 'rod'>, id = newId()) => {
-      const full: TapRecord = { tripId: trip.id, at: new Date().toISOString(), ...body }
-      return records.put('tap', full, id)
-    }
+    const made = (body: Pick<TapRecord, 'what' | 'rod'>) => ({
+      id: newId(),
+      body: { tripId: trip.id, at: new Date().toISOString(), ...body },
+    })
     // In a test the order says which of the two is in hand.
     const { spells, now } = trip.body.trial ? trialOf(trip.body, taps.value) : { spells: [], now: null }
     const drawn = what === 'cast' && now !== null ? Number(spells[now]!.side === 'b') : rod.value
-    const first = drawn === rod.value ? null : put({ what: 'rod', rod: drawn })
-    const id = newId()
-    undone.value = [...undone.value, id]
-    await Promise.all([first, put({ what, rod: drawn, ...rest }, id)])
+    const taken = drawn === rod.value ? [] : [made({ what: 'rod', rod: drawn })]
+    const tapped = made({ what, rod: drawn, ...rest })
+    undone.value = [...undone.value, tapped.id]
+    await records.write('tap', [...taken, tapped])
   }
   async function undo(): Promise<void> {
     const id = undone.value.at(-1) ?? taps.value.at(-1)?.id

@@ -16,14 +16,34 @@ export const tapsOf = (taps: readonly Tap[], tripId: string): Tap[] =>
     .filter(t => t.body.tripId === tripId)
     .sort((a, b) => a.body.at.localeCompare(b.body.at) || (a.id < b.id ? -1 : 1))
 
+/** The taps of every trip, each in its order: sorted out once for whoever looks at many. */
+export function tapsByTrip(taps: readonly Tap[]): (tripId: string) => Tap[] {
+  const by = new Map<string, Tap[]>()
+  for (const t of taps) {
+    const own = by.get(t.body.tripId)
+    if (own) own.push(t)
+    else by.set(t.body.tripId, [t])
+  }
+  return tripId => tapsOf(by.get(tripId) ?? [], tripId)
+}
+
 /** The rod in hand after some taps. */
 export const rodNow = (taps: readonly Tap[]): number => taps.findLast(t => t.body.what === 'rod')?.body.rod ?? 0
 
 /** The rods as they are rigged after some taps. */
-export function rodsNow(trip: TripRecord, taps: readonly Tap[]): Rod[] {
+export const rodsNow = (trip: TripRecord, taps: readonly Tap[]): Rod[] =>
+  trip.rods.map((rod, i) => taps.findLast(t => t.body.what === 'rig' && t.body.rod === i)?.body.rig ?? rod)
+
+/** Each tap with the rod that is in hand from then on, and how it is rigged. */
+export function inHand(trip: TripRecord, taps: readonly Tap[]): { tap: Tap; rod: number; rig: Rod }[] {
   const rods = [...trip.rods]
-  for (const t of taps) if (t.body.what === 'rig' && t.body.rig) rods[t.body.rod] = t.body.rig
-  return rods
+  let rod = 0
+  return taps.map(tap => {
+    const { what, rod: named, rig } = tap.body
+    if (what === 'rod' && rods[named]) rod = named
+    if (what === 'rig' && rig) rods[named] = rig
+    return { tap, rod, rig: rods[rod]! }
+  })
 }
 
 /** How one finish, or one rod, has done. */
@@ -39,6 +59,17 @@ export interface Tally {
 const nothing = (): Tally => ({ casts: 0, bite: 0, follow: 0, miss: 0, landed: 0, minutes: 0 })
 export const bitesOf = (t: Tally) => t.bite + t.miss + t.landed
 
+function count(tally: Tally, what: TapKind): void {
+  if (what === 'cast') tally.casts++
+  else if (what === 'bite' || what === 'follow' || what === 'miss' || what === 'landed') tally[what]++
+}
+/** How often each thing was tapped, whatever was in hand; no minutes. */
+export function tallyOf(taps: readonly Tap[]): Tally {
+  const tally = nothing()
+  for (const t of taps) count(tally, t.body.what)
+  return tally
+}
+
 /** A stretch with one finish in hand. */
 interface Stretch {
   rod: number
@@ -47,26 +78,20 @@ interface Stretch {
 }
 /** A trip as stretches with one rod rigged in one way; the last goes on until the end, or now. */
 function stretchesOf(trip: TripRecord, taps: readonly Tap[], nowMs: number): Stretch[] {
-  const rods = [...trip.rods]
   const out: Stretch[] = []
-  let rod = 0
   let fromMs = Date.parse(trip.startedAt)
-  const begin = () => out.push({ rod, finishId: rods[rod]!.finishId, tally: nothing() })
+  const begin = (rod: number, { finishId }: Rod) => out.push({ rod, finishId, tally: nothing() })
   const endAt = (ms: number) => {
     out.at(-1)!.tally.minutes += Math.max(0, ms - fromMs) / 60_000
     fromMs = Math.max(fromMs, ms)
   }
-  begin()
-  for (const { body: t } of taps) {
-    const { tally } = out.at(-1)!
-    if (t.what === 'cast') tally.casts++
-    else if (t.what === 'bite' || t.what === 'follow' || t.what === 'miss' || t.what === 'landed') tally[t.what]++
-    else if (t.what === 'rod' || t.what === 'rig') {
-      endAt(Date.parse(t.at))
-      if (t.what === 'rod' && rods[t.rod]) rod = t.rod
-      if (t.what === 'rig' && t.rig) rods[t.rod] = t.rig
-      begin()
-    }
+  begin(0, trip.rods[0]!)
+  for (const { tap, rod, rig } of inHand(trip, taps)) {
+    const { what, at } = tap.body
+    if (what === 'rod' || what === 'rig') {
+      endAt(Date.parse(at))
+      begin(rod, rig)
+    } else count(out.at(-1)!.tally, what)
   }
   endAt(trip.endedAt ? Date.parse(trip.endedAt) : nowMs)
   return out
@@ -86,8 +111,8 @@ export function byRod(trip: TripRecord, taps: readonly Tap[], nowMs: number): Ta
 /** What each finish has done over all trips, most fished first. */
 export function byFinish(trips: readonly Trip[], taps: readonly Tap[], nowMs: number) {
   const sums = new Map<string, Tally>()
-  for (const trip of trips)
-    for (const s of stretchesOf(trip.body, tapsOf(taps, trip.id), nowMs)) added(sums, s.finishId, s.tally)
+  const of = tapsByTrip(taps)
+  for (const trip of trips) for (const s of stretchesOf(trip.body, of(trip.id), nowMs)) added(sums, s.finishId, s.tally)
   return [...sums].map(([finishId, tally]) => ({ finishId, tally })).sort((a, b) => b.tally.minutes - a.tally.minutes)
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { SPECIES } from '#core/eye/species'
 import { SIDES } from '#core/lure/types'
 import { useBenchStore } from '~/bench/store'
@@ -17,7 +17,7 @@ import JarBench from '~/components/bench/JarBench.vue'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import Sheet from '~/components/common/Sheet.vue'
-import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
+import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
 import { requestOf } from '~/reading/reading'
@@ -29,9 +29,6 @@ import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
 import { FACING_OPTIONS, JAR_WORDS, LURE_OPTIONS, cap } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
-
-// Its files and forms are not part of the first load.
-const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The bench: a bar of lures to back off from, jars on the table, and questions that make a better judge. */
 useReadingLink()
@@ -210,10 +207,7 @@ onMounted(() => {
       @close="sheet = null"
     >
       <HangPicker v-if="sheet === 'hang'" :lure="s.lure" :hung="told?.ids ?? []" />
-      <div v-else>
-        <PlaceAndTime />
-        <WatersSheet @close="sheet = null" />
-      </div>
+      <WhereSheet v-else @close="sheet = null" />
     </Sheet>
   </main>
 </template>

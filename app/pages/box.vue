@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { LureId } from '#core/lure/types'
 import AddLure from '~/components/box/AddLure.vue'
 import BoxBar from '~/components/box/BoxBar.vue'
@@ -12,7 +12,7 @@ import KitPanel from '~/components/box/KitPanel.vue'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import Sheet from '~/components/common/Sheet.vue'
-import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
+import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
 import type { Request } from '#core/request/request'
@@ -29,9 +29,6 @@ import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
 import { JAR_WORDS, LURE_OPTIONS } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
-
-// Its files and forms are not part of the first load.
-const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The box: what one owns, how it looks in today's water, and the few that cover the rest. */
 useReadingLink()
@@ -302,10 +299,7 @@ onMounted(() => {
       <AddLure v-if="sheet === 'add'" :first="bought" :lure="s.lure" :same-as="sameAs" @edit="edit" />
       <EditLure v-else-if="sheet === 'edit' && editedLure" :lure="editedLure" @gone="sheet = null" />
       <BoxFiles v-else-if="sheet === 'files'" />
-      <div v-else-if="sheet === 'where'">
-        <PlaceAndTime />
-        <WatersSheet @close="sheet = null" />
-      </div>
+      <WhereSheet v-else-if="sheet === 'where'" @close="sheet = null" />
       <div v-else-if="sheet === 'waters'">
         <Choice
           class="mb-3 max-w-80"

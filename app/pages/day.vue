@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { usualDepthM } from '#core/request/resolve'
 import Sheet from '~/components/common/Sheet.vue'
 import DayBar from '~/components/day/DayBar.vue'
@@ -17,7 +17,7 @@ import ShadeStrip from '~/components/day/ShadeStrip.vue'
 import { reachFor } from '~/components/column/useColumn'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
-import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
+import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import { calendarOf, jsonOf } from '~/day/export'
 import { useDayStore } from '~/day/store'
 import { provideDayScale } from '~/day/useDayScale'
@@ -30,9 +30,6 @@ import type { Kept } from '~/records/store'
 import { download } from '~/settings/download'
 import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
-
-// Its files and forms are not part of the first load.
-const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The day: its light and water, the lanes of the rods, and what to pack. */
 useReadingLink()
@@ -257,10 +254,7 @@ onMounted(() => void waters.load())
     <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" class="col-span-full!" @close="sheet = null">
       <DaySetup v-if="sheet === 'setup'" />
       <KeptPlans v-else-if="sheet === 'plans'" :date="day.date" @open="openPlan" />
-      <div v-else>
-        <PlaceAndTime />
-        <WatersSheet @close="sheet = null" />
-      </div>
+      <WhereSheet v-else @close="sheet = null" />
     </Sheet>
     <DayPrint v-if="printing && out" :out="out" :size="printing" />
   </main>

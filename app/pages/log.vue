@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
-import PlaceAndTime from '~/components/conditions/PlaceAndTime.vue'
+import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import SeasonPanel from '~/components/log/SeasonPanel.vue'
 import StartTrip from '~/components/log/StartTrip.vue'
 import TrialNow from '~/components/log/TrialNow.vue'
@@ -14,9 +14,6 @@ import { useLogStore } from '~/log/store'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useRecordsStore } from '~/records/store'
 import { useWatersStore } from '~/waters/store'
-
-// Its files and forms are not part of the first load.
-const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** On the water: the trip under way, a fair test of two, and the season read back. */
 useReadingLink()
@@ -86,8 +83,7 @@ onMounted(async () => {
       class="col-span-full! col-start-1! row-start-3!"
       @close="where = false"
     >
-      <PlaceAndTime />
-      <WatersSheet @close="where = false" />
+      <WhereSheet @close="where = false" />
     </Sheet>
   </main>
 </template>

@@ -15,6 +15,11 @@ export interface Kept<K extends RecordKind> {
   body: RecordOf[K]
 }
 
+/** What a record becomes; nothing where it is taken away. */
+export interface Entry extends Pick<SyncEvent, 'kind' | 'body'> {
+  id: string
+}
+
 /**
  * What an angler keeps beside calls: every change is an event on the device first, sent when the server answers, merged
  * with what other devices did. Nothing is lost when the page is closed in between, and nothing doubled when it is sent
@@ -56,13 +61,10 @@ export const useRecordsStore = defineStore('records', () => {
   }
 
   /** Write changes: shown at once, on the shelf as soon as it takes them, then on their way. */
-  async function write<K extends RecordKind>(
-    kind: K,
-    writes: readonly { id: string; body: RecordOf[K] | null }[],
-  ): Promise<void> {
-    const events = writes.map(({ id, body }): SyncEvent => {
+  async function writeAll(entries: readonly Entry[]): Promise<void> {
+    const events = entries.map(({ kind, id, body }): SyncEvent => {
       latestMs = Math.max(Date.now(), latestMs + 1)
-      const plain = body === null ? null : (JSON.parse(JSON.stringify(body)) as RecordOf[K])
+      const plain = body === null ? null : (JSON.parse(JSON.stringify(body)) as SyncEvent['body'])
       return { id: newId(), kind, recordId: id, at: new Date(latestMs).toISOString(), body: plain }
     })
     takeIn(standing, events)
@@ -76,6 +78,8 @@ export const useRecordsStore = defineStore('records', () => {
     }
     void sync()
   }
+  const write = <K extends RecordKind>(kind: K, writes: readonly { id: string; body: RecordOf[K] | null }[]) =>
+    writeAll(writes.map(({ id, body }) => ({ kind, id, body })))
   async function put<K extends RecordKind>(kind: K, body: RecordOf[K], id: string = newId()): Promise<string> {
     await write(kind, [{ id, body }])
     return id
@@ -122,5 +126,5 @@ export const useRecordsStore = defineStore('records', () => {
     if (trouble.value === 'passing') return 'This browser keeps nothing: what you change lasts as long as this page.'
     return unsent.value ? `${unsent.value} not sent yet; kept on this device.` : ''
   })
-  return { state, unsent, trouble, refused, words, changes, load, list, put, write, remove, sync }
+  return { state, unsent, trouble, refused, words, changes, load, list, put, write, writeAll, remove, sync }
 })

@@ -7,12 +7,14 @@ import {
   type FileFault,
   type FileRead,
   fromTable,
+  joinReads,
   jsonColumn,
   listColumn,
   numberColumn,
   takeRecords,
   textColumn,
   toTable,
+  unread,
   yesNoColumn,
 } from '~/files/table'
 import type { Kept } from '~/records/store'
@@ -263,7 +265,7 @@ export async function readFile(
   zoneAt: ZoneAt,
 ): Promise<FileRead<Entry>> {
   const { candidates, waypoints, fault } = await held(name, text, known.waters, zoneAt)
-  if (fault) return { writes: [], added: 0, changed: 0, same: 0, faults: [fault] }
+  if (fault) return unread(fault)
   candidates[becoming.kind].push(...asRecords(waypoints, becoming, zoneAt))
   const place = (b: { latitude: number | null; longitude: number | null }) =>
     `${b.latitude?.toFixed(4)} ${b.longitude?.toFixed(4)}`
@@ -290,17 +292,5 @@ export async function readFile(
     },
     known.readings,
   )
-  const all = [
-    { ...waters, writes: waters.writes.map(w => ({ id: w.id, body: { kind: 'water' as const, body: w.body } })) },
-    { ...spots, writes: spots.writes.map(w => ({ id: w.id, body: { kind: 'spot' as const, body: w.body } })) },
-    { ...readings, writes: readings.writes.map(w => ({ id: w.id, body: { kind: 'reading' as const, body: w.body } })) },
-  ]
-  const sum = (of: 'added' | 'changed' | 'same') => all.reduce((n, r) => n + r[of], 0)
-  return {
-    writes: all.flatMap(r => r.writes as FileRead<Entry>['writes']),
-    added: sum('added'),
-    changed: sum('changed'),
-    same: sum('same'),
-    faults: all.flatMap(r => r.faults),
-  }
+  return joinReads({ water: waters, spot: spots, reading: readings }) as FileRead<Entry>
 }

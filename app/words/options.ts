@@ -141,5 +141,10 @@ export const LURE_SHORT: Record<keyof typeof LURES, string> = {
   'inshore-spoon': 'Inshore spoon',
 }
 
+/** The three rods, by the role each has. */
+export const ROD_WORDS = { first: 'First rod', switch: 'Switch rod', odd: 'Odd rod' } as const
+/** The same in their order in the boat. */
+export const ROD_NAMES = Object.values(ROD_WORDS)
+
 /** A kind of caution as an angler calls it. */
 export const cautionName = (kind: string) => cap(kind.replace('-', ' '))

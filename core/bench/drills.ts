@@ -1,4 +1,4 @@
-import type { DrillTopic } from '#core/bench/topics'
+import type { DrillTopic } from '#core/words/drills'
 import { evenFrom } from '#core/numeric/even'
 import type { LureId } from '#core/lure/types'
 import { jarColour } from '#core/picture/jar'
@@ -6,13 +6,11 @@ import { CLUES, type Clue, preyOdds } from '#core/prey/odds'
 import type { Forage } from '#core/prey/forage'
 import type { Judged } from '#core/ranking/judge'
 import { rank } from '#core/ranking/recommend'
-import { constituentsFromReading, readingColumn, vanishingDepthM } from '#core/reading/disc'
+import { readingColumn, vanishingDepthM, waterFromReading } from '#core/reading/disc'
 import type { Request } from '#core/request/request'
-import { type Phase, inferPhase } from '#core/season/phase'
+import { type Phase, SEASONS, inferPhase } from '#core/season/phase'
 import { apartJnd } from '#core/sight/measure'
-import { type Srgb, srgbFromLinear } from '#core/spectrum/colour'
-import { waterOptics } from '#core/water/optics'
-import { throughJar } from '#core/water/throughJar'
+import type { Srgb } from '#core/spectrum/colour'
 import { TINTS, type TintId } from '#core/water/tints'
 import { type Sentence, say } from '#core/words/sentence'
 import type { UnitSystem } from '#core/units'
@@ -188,8 +186,6 @@ function same(fishM: number) {
   }
 }
 
-const waterOf = (tint: TintId, visibilityM: number) =>
-  waterOptics(constituentsFromReading(TINTS[tint].recipe, false, visibilityM), false)
 const apartRgb = (a: Srgb, b: Srgb) => Math.hypot(...a.map((v, i) => v - b[i]!))
 
 /** Which water is in this jar? */
@@ -197,7 +193,7 @@ function jar(draw: Draw, level: number): Made {
   const tints = some(draw, TINT_IDS, 3)
   const tint = tints[0]!
   const visibilityM = rounded(0.3 * (1.5 / 0.3) ** draw())
-  const colours = tints.map(t => srgbFromLinear(throughJar(waterOf(t, visibilityM), TINTS[t].jar.pathM)))
+  const colours = tints.map(t => jarColour(t, visibilityM))
   const nearest = Math.min(...colours.slice(1).map(c => apartRgb(colours[0]!, c)))
   const limit = between(MARGINS.jar, level)
   // What is in the pictured jars of the picker must be as far from it: they are what it is compared with.
@@ -216,7 +212,7 @@ function jar(draw: Draw, level: number): Made {
 const BLACK = 0.03
 /** Depth at which black is lost beside white, in a tint where white is lost at a depth. */
 const blackBeside = (tint: TintId, whiteM: number) =>
-  vanishingDepthM(readingColumn(waterOf(tint, whiteM)), BLACK) / whiteM
+  vanishingDepthM(readingColumn(waterFromReading(TINTS[tint].recipe, false, whiteM)), BLACK) / whiteM
 
 /** Which water loses white and black where these were lost? */
 function disc(draw: Draw, level: number): Made {
@@ -289,7 +285,7 @@ function phase(draw: Draw): Made {
   if ([-MARGINS.degrees, MARGINS.degrees].some(d => at(temperatureC + d) !== it)) return null
   const others = some(
     draw,
-    (['winter', 'prespawn', 'spawn', 'postspawn', 'summer', 'autumn'] as const).filter(p => p !== it),
+    SEASONS.filter(p => p !== it),
     2,
   )
   const options = some(draw, [it, ...others], 3)
@@ -305,7 +301,7 @@ function phase(draw: Draw): Made {
 /** What are they eating, by phase and clues? */
 function food(draw: Draw, level: number): Made {
   const species = oneOf(draw, ['largemouth-bass', 'smallmouth-bass'] as const)
-  const season = oneOf(draw, ['winter', 'prespawn', 'spawn', 'postspawn', 'summer', 'autumn'] as const)
+  const season = oneOf(draw, SEASONS)
   const clues = some(
     draw,
     ['red-throats', 'sunfish-popping', 'bait-flicker', 'birds', 'fry', 'frogs'] as const,

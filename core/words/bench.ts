@@ -1,11 +1,9 @@
 import { PHASE_WORDS, type Phase } from '#core/season/phase'
 import { FORAGE, type Forage } from '#core/prey/forage'
 import { TINTS, type TintId } from '#core/water/tints'
-import { type Speech, cap } from '#core/words/wording'
+import { type Speech, cap, lowerFirst, tintWord } from '#core/words/wording'
 
-const tintWord = (t: TintId) => TINTS[t].name.replace(/ \(.*|-clear/, '').toLowerCase()
 const of100 = (share: number) => Math.round(100 * share)
-const lower = (name: string) => name[0]!.toLowerCase() + name.slice(1)
 const tone = (contrast: number) => (contrast < 0 ? 'darker' : 'brighter')
 /** A contrast as an angler may take it in. */
 const standing = (contrast: number) => {
@@ -31,16 +29,16 @@ export const BENCH_WORDS = {
     },
     s: Speech,
   ) =>
-    `${p.name} is lost at ${s.length(p.goneM)}, ${lower(p.next)} at ${s.length(p.nextM)}: ` +
+    `${p.name} is lost at ${s.length(p.goneM)}, ${lowerFirst(p.next)} at ${s.length(p.nextM)}: ` +
     `in this ${tintWord(p.tint)} water it is ${standing(p.contrast)}.`,
   'drill.same': (p: { names: readonly [string, string]; other: string; apart: number; otherApart: number }) =>
-    `${p.names[0]} and ${lower(p.names[1])} are ${p.apart.toFixed(1)} steps apart to this fish, less than the one ` +
-    `it needs; ${lower(p.other)} is ${p.otherApart.toFixed(1)} away.`,
+    `${p.names[0]} and ${lowerFirst(p.names[1])} are ${p.apart.toFixed(1)} steps apart to this fish, less than the ` +
+    `one it needs; ${lowerFirst(p.other)} is ${p.otherApart.toFixed(1)} away.`,
   'drill.jar': (p: { tint: TintId }) => `${TINTS[p.tint].name}. ${cap(TINTS[p.tint].sign)}.`,
   'drill.disc': (p: { tint: TintId; whiteM: number; blackM: number }, s: Speech) =>
     `White lost at ${s.length(p.whiteM)}, black at ${s.length(p.blackM)}: ${tintWord(p.tint)} does that.`,
   'drill.tie-on': (p: { name: string; score: number; next: string; nextScore: number; because: string }) =>
-    `${p.name} has ${of100(p.score)} of 100, ${lower(p.next)} ${of100(p.nextScore)}. ${p.because}`,
+    `${p.name} has ${of100(p.score)} of 100, ${lowerFirst(p.next)} ${of100(p.nextScore)}. ${p.because}`,
   'drill.phase': (p: { phase: Phase; temperatureC: number; rising: boolean }, s: Speech) =>
     `${cap(PHASE_WORDS[p.phase])}: ${s.temperature(p.temperatureC)} and ` +
     `${p.rising ? 'rising' : 'falling'}. The same temperature means another thing on the way down.`,

@@ -1,8 +1,8 @@
 import { LURES, type LureId } from '#core/lure/types'
-import { TINTS, type TintId } from '#core/water/tints'
+import type { TintId } from '#core/water/tints'
 import { timesWords } from '#core/words/quantities'
 import { SCHOOLS, type SchoolId } from '#core/words/schools'
-import type { None, Speech } from '#core/words/wording'
+import { type None, type Speech, lowerFirst, tintWord } from '#core/words/wording'
 
 /** When each school's side is the one to take; each continues the name of the school or of its pick. */
 const SIDE_WHEN: Record<SchoolId, string> = {
@@ -14,7 +14,6 @@ const SIDE_WHEN: Record<SchoolId, string> = {
   'few-colours': 'when you would rather fish than choose',
   'reaction': 'when natural offers were refused',
 }
-const lowerFirst = (s: string) => s[0]!.toLowerCase() + s.slice(1)
 
 /** Finishes that share a place: their names, and how many more there are. */
 interface Shared {
@@ -53,7 +52,7 @@ interface Rivals {
 }
 
 const water = (p: { tint: TintId; visibilityM: number }, say: Speech) =>
-  `In ${TINTS[p.tint].name.replace(/ \(.*|-clear/, '')} water seen to ${say.length(p.visibilityM)}`
+  `In ${tintWord(p.tint)} water seen to ${say.length(p.visibilityM)}`
 
 /** Rods, quarrels, dress-ups, how much colour matters, and why the balance shifts. */
 export const PICK_WORDS = {

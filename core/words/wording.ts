@@ -1,4 +1,5 @@
 import type { UnitSystem } from '#core/units'
+import { TINTS, type TintId } from '#core/water/tints'
 import { lengthWords, temperatureWords } from '#core/words/quantities'
 
 /** How quantities are said to this angler. */
@@ -21,3 +22,7 @@ export const speechIn = (units: UnitSystem): Speech => SPEECH[units]
 export const withArticle = (noun: string) => `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`
 
 export const cap = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+/** A finish's name within a sentence. */
+export const lowerFirst = (s: string) => s.charAt(0).toLowerCase() + s.slice(1)
+/** A tint as an adjective of water: "tea", "blue". */
+export const tintWord = (t: TintId) => TINTS[t].name.replace(/ \(.*|-clear/, '')

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { type DrillTopic, TOPICS } from '#core/bench/topics'
+import { type DrillTopic, TOPICS } from '#core/words/drills'
 import { DAY_REQUEST, type DayRequest } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'

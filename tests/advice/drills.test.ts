@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { type Drill, drillOf } from '#core/bench/drills'
-import { TOPICS } from '#core/bench/topics'
+import { TOPICS } from '#core/words/drills'
 import { recommend } from '#core/ranking/recommend'
 import { say } from '#core/words/sentence'
 

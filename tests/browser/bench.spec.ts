@@ -1,20 +1,11 @@
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { LEARNT, SIZES, THEMES, clean, largeTargets, nothingClipped } from './screen'
+import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit } from './screen'
 
 const CREEK = '?lat=33.95&lon=-83.41&zone=America/New_York&lure=shallow-crankbait&vis=0.9&tint=tea&temp=17&depth=0.9'
 
 async function openBench(page: Page, theme = 'noon'): Promise<void> {
-  page.on('pageerror', e => {
-    throw e
-  })
-  await page.addInitScript(
-    s => {
-      for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
-    },
-    { 'piscator.theme': theme, 'piscator.learnt': JSON.stringify(LEARNT) },
-  )
-  await page.goto(`/bench${CREEK}`)
+  await visit(page, `/bench${CREEK}`, { 'piscator.theme': theme })
   await expect(page.getByTestId('hung')).toHaveCount(9)
 }
 const tab = async (page: Page, name: string, touch: boolean) =>

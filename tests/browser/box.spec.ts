@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, THEMES, clean, largeTargets, nothingClipped } from './screen'
+import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
 const FINISHES = [
@@ -15,13 +15,7 @@ const FINISHES = [
   'walking-topwater.bone',
 ]
 async function openBox(page: Page, settings: Record<string, string> = {}): Promise<void> {
-  page.on('pageerror', e => {
-    throw e
-  })
-  await page.addInitScript(s => {
-    for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
-  }, settings)
-  await page.goto(`/box${POND}`)
+  await visit(page, `/box${POND}`, settings)
   await expect(page.getByText('The box is empty.')).toBeVisible()
 }
 /** Bring a box in from a file. */

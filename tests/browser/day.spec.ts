@@ -1,18 +1,12 @@
 import { readFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, THEMES, clean, largeTargets, nothingClipped, slider, valueOf } from './screen'
+import { SIZES, THEMES, clean, largeTargets, nothingClipped, slider, valueOf, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&vis=1.8&tint=green&temp=14.5&at=2026-04-11T14:40&bottom=3.75'
 /** Open the day and wait for its plan. */
-async function openDay(page: Page, settings: Record<string, unknown> = {}): Promise<void> {
-  page.on('pageerror', e => {
-    throw e
-  })
-  await page.addInitScript(s => {
-    for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v as string)
-  }, settings)
-  await page.goto(`/day${POND}`)
+async function openDay(page: Page, settings: Record<string, string> = {}): Promise<void> {
+  await visit(page, `/day${POND}`, settings)
   await planned(page)
 }
 const panel = (page: Page) => page.getByRole('region', { name: 'What to pack' })

@@ -1,19 +1,10 @@
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { LEARNT, SIZES, THEMES, clean, largeTargets, nothingClipped } from './screen'
+import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5'
 async function openLog(page: Page, theme = 'noon'): Promise<void> {
-  page.on('pageerror', e => {
-    throw e
-  })
-  await page.addInitScript(
-    s => {
-      for (const [k, v] of Object.entries(s)) if (localStorage.getItem(k) === null) localStorage.setItem(k, v)
-    },
-    { 'piscator.theme': theme, 'piscator.learnt': JSON.stringify(LEARNT) },
-  )
-  await page.goto(`/log${POND}`)
+  await visit(page, `/log${POND}`, { 'piscator.theme': theme })
   await expect(page.getByRole('button', { name: 'On the water' })).toBeVisible()
 }
 const target = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name} \\d`) })

@@ -3,13 +3,13 @@ import { type Page, expect } from '@playwright/test'
 
 export const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const
 export const THEMES = ['noon', 'dusk', 'night'] as const
-export const LEARNT = ['sky', 'surface', 'disc', 'tint', 'lure', 'fish']
+const LEARNT = ['sky', 'surface', 'disc', 'tint', 'lure', 'fish']
 
 /**
- * Open the screen as a returning angler (no first-visit lines) unless told otherwise; fails on any error the page
- * reports.
+ * Go to a page as a returning angler (no first-visit lines) who has set this before, unless the page has set it since;
+ * fails on any error the page reports.
  */
-export async function open(page: Page, query = '', settings: Record<string, string> = {}): Promise<void> {
+export async function visit(page: Page, path: string, settings: Record<string, string> = {}): Promise<void> {
   page.on('pageerror', e => {
     throw e
   })
@@ -19,7 +19,12 @@ export async function open(page: Page, query = '', settings: Record<string, stri
     },
     { 'piscator.learnt': JSON.stringify(LEARNT), ...settings },
   )
-  await page.goto(`/${query}`)
+  await page.goto(path)
+}
+
+/** Open the main screen and wait for its calls. */
+export async function open(page: Page, query = '', settings: Record<string, string> = {}): Promise<void> {
+  await visit(page, `/${query}`, settings)
   await expect(page.getByTestId('call').first()).toBeVisible()
 }
 

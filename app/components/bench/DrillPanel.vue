@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { DRILL_TOPICS, type DrillTopic, LESSONS } from '#core/bench/topics'
+import { DRILL_TOPICS, type DrillTopic, LESSONS } from '#core/words/drills'
 import { finishById } from '#core/lure/finish'
 import { hex } from '#core/spectrum/colour'
 import { nextTopic, topicsOf, worstFirst } from '~/bench/learner'

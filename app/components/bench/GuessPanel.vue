@@ -21,16 +21,22 @@ const columns = computed(() => [
   { name: 'Diver', ids: went('diverM', props.shown.bar.diver) },
 ])
 const ROW = 36
+const wrong = computed(() => placesWrong(props.guess, props.shown.bar.fish))
 /** Lines from where a lure was put to where it went, thick where three places and more were wrong. */
 const threads = computed(() => {
-  const wrong = placesWrong(props.guess, props.shown.bar.fish)
   const out: { key: string; from: number; to: number; column: number; thick: boolean }[] = []
   for (const column of [0, 1]) {
     const [a, b] = [columns.value[column]!.ids, columns.value[column + 1]!.ids]
     a.forEach((id, from) => {
       const to = id ? b.indexOf(id) : -1
       if (to >= 0)
-        out.push({ key: `${column}${id}`, from, to, column, thick: column === 0 && Math.abs(wrong.get(id!) ?? 0) >= 3 })
+        out.push({
+          key: `${column}${id}`,
+          from,
+          to,
+          column,
+          thick: column === 0 && Math.abs(wrong.value.get(id!) ?? 0) >= 3,
+        })
     })
   }
   return out
@@ -58,9 +64,8 @@ const goneCount = computed(() => columns.value[1]!.ids.filter(Boolean).length)
 const words = computed(() => {
   if (!props.guess.length) return 'Tap the letters in the order you think they go, or just back off.'
   if (props.guess.length < n.value) return `${n.value - props.guess.length} more to put in order, or back off now.`
-  const wrong = placesWrong(props.guess, props.shown.bar.fish)
   const seen = columns.value[1]!.ids.filter(id => id !== null)
-  const right = seen.filter(id => wrong.get(id) === 0).length
+  const right = seen.filter(id => wrong.value.get(id) === 0).length
   return goneCount.value
     ? `${goneCount.value} gone for the ${props.fish.toLowerCase()}, ${right} where you put it.`
     : 'Now back off, and watch them go.'

@@ -7,6 +7,7 @@ import { srgbOfCoat } from '#core/picture/inTheHand'
 import { type OwnCoat, WEARS } from '#shared/schema/record'
 import { type BoxLure, useBoxStore } from '~/box/store'
 import Choice from '~/components/common/Choice.vue'
+import LineField from '~/components/common/LineField.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import PhotoLoupe from '~/components/common/PhotoLoupe.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
@@ -80,13 +81,7 @@ async function remove() {
         <HandFigure v-if="lure.finish" :finish="lure.finish" :line="1.6" />
       </span>
       <ConditionRow label="Name">
-        <input
-          class="h-11 w-56 border border-ink px-2"
-          maxlength="80"
-          :value="b.name"
-          aria-label="Name"
-          @change="e => set({ name: text(e) || b.name })"
-        />
+        <LineField label="Name" :value="b.name" needed @change="name => set({ name })" />
       </ConditionRow>
       <ConditionRow label="How many">
         <NumberField
@@ -102,22 +97,10 @@ async function remove() {
         <Choice label="Wear" :value="b.wear" :options="WEAR_OPTIONS" @change="v => set({ wear: v })" />
       </ConditionRow>
       <ConditionRow label="Kept in">
-        <input
-          class="h-11 w-56 border border-ink px-2"
-          maxlength="80"
-          :value="b.keptIn"
-          aria-label="Kept in"
-          @change="e => set({ keptIn: text(e) })"
-        />
+        <LineField label="Kept in" :value="b.keptIn" @change="keptIn => set({ keptIn })" />
       </ConditionRow>
       <ConditionRow label="Note">
-        <input
-          class="h-11 w-56 border border-ink px-2"
-          maxlength="500"
-          :value="b.note"
-          aria-label="Note"
-          @change="e => set({ note: text(e) })"
-        />
+        <LineField label="Note" :value="b.note" :most="500" @change="note => set({ note })" />
       </ConditionRow>
       <ConditionRow v-if="lure.finish" label="In kits">
         <Choice label="In kits" :value="pin" :options="PINS" @change="setPin" />

@@ -2,9 +2,11 @@
 import { useReadingStore } from '~/reading/store'
 import { FAMILIES } from '#core/paintwork/families'
 import { cap } from '~/words/options'
+import CheckGrid from '~/components/common/CheckGrid.vue'
 
 /** Colours the spot has been shown today. */
 const store = useReadingStore()
+const FAMILY_OPTIONS = FAMILIES.map(value => ({ value, words: cap(value) }))
 function toggle(f: (typeof FAMILIES)[number]) {
   const shown = store.reading.fishedThrough
   store.set({ fishedThrough: shown.includes(f) ? shown.filter(x => x !== f) : [...shown, f] })
@@ -16,16 +18,11 @@ function toggle(f: (typeof FAMILIES)[number]) {
     <legend class="wide float-left w-full border-b-2 border-ink pt-2 pb-1 text-small font-bold tracking-wide uppercase">
       Colours the spot has been shown today
     </legend>
-    <div class="clear-both grid grid-cols-3">
-      <label v-for="f in FAMILIES" :key="f" class="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          class="size-5 accent-ink"
-          :checked="store.reading.fishedThrough.includes(f)"
-          @change="toggle(f)"
-        />
-        {{ cap(f) }}
-      </label>
-    </div>
+    <CheckGrid
+      class="clear-both grid-cols-3!"
+      :options="FAMILY_OPTIONS"
+      :on="f => store.reading.fishedThrough.includes(f)"
+      @turn="toggle"
+    />
   </fieldset>
 </template>

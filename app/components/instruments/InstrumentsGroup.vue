@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted } from 'vue'
+import { computed } from 'vue'
 import { windWord } from '#core/sky/weather'
 import { QUANTITIES, type Quantity } from '#shared/instruments'
 import { type Followed, useInstrumentsStore } from '~/instruments/store'
@@ -14,9 +14,7 @@ const instruments = useInstrumentsStore()
 const reading = useReadingStore()
 const { moveTo } = usePlace()
 const { lengthText, temperatureText } = useUnits()
-let away = () => {}
-onMounted(() => (away = instruments.look()))
-onUnmounted(() => away())
+instruments.look()
 
 const windWords = (mps: number) => WIND_OPTIONS.find(o => o.value === windWord(mps))!.words
 const told = (q: Quantity) => instruments.board?.told[q]?.value

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted } from 'vue'
+import { computed } from 'vue'
 import { MOST_READINGS, useDeskStore } from '~/desk/store'
 import { useInstrumentsStore } from '~/instruments/store'
 import { useUnits } from '~/settings/useUnits'
@@ -8,9 +8,7 @@ import { useUnits } from '~/settings/useUnits'
 const instruments = useInstrumentsStore()
 const desk = useDeskStore()
 const { lengthText } = useUnits()
-let away = () => {}
-onMounted(() => (away = instruments.look()))
-onUnmounted(() => away())
+instruments.look()
 const cast = computed(() => instruments.board?.cast ?? null)
 const fnu = computed(() => (instruments.standing('gaugeFnu') === 'fresh' ? instruments.board!.told.gaugeFnu! : null))
 const room = computed(() => desk.readings.length < MOST_READINGS)

@@ -7,7 +7,7 @@ import { useLogStore } from '~/log/store'
 import type { Tap } from '~/log/trip'
 import { useRecordsStore } from '~/records/store'
 import { useUnits } from '~/settings/useUnits'
-import { SPECIES_OPTIONS, cap } from '~/words/options'
+import { ROD_NAMES, SPECIES_OPTIONS, cap } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 
@@ -16,12 +16,11 @@ const log = useLogStore()
 const records = useRecordsStore()
 const { length } = useUnits()
 const last = computed<Tap | null>(() => log.taps.at(-1) ?? null)
-const RODS = ['first rod', 'switch rod', 'odd rod']
 const words = computed(() => {
   const t = last.value?.body
   if (!t) return 'Nothing tapped yet.'
   const what = t.clue ? CLUES[t.clue].words : (t.text ?? t.what)
-  return `${cap(what)}, ${RODS[t.rod]}, ${DateTime.fromISO(t.at).toFormat('HH:mm')}`
+  return `${cap(what)}, ${ROD_NAMES[t.rod]!.toLowerCase()}, ${DateTime.fromISO(t.at).toFormat('HH:mm')}`
 })
 const landed = computed(() => (last.value?.body.what === 'landed' ? last.value : null))
 const speciesOptions = [{ value: 'none', words: 'Which fish?' }, ...SPECIES_OPTIONS]

@@ -5,7 +5,7 @@ import { finishById } from '#core/lure/finish'
 import { type LogEntry, finishesCsv, logJson, readLog, tapsCsv } from '~/log/files'
 import { rateOf } from '~/log/rate'
 import { useLogStore } from '~/log/store'
-import { type Trip, bitesOf, byFinish, byRod, tapsOf } from '~/log/trip'
+import { type Trip, bitesOf, byFinish, byRod, tapsByTrip } from '~/log/trip'
 import { useRecordsStore } from '~/records/store'
 import { download } from '~/settings/download'
 import FileIn from '~/components/common/FileIn.vue'
@@ -23,6 +23,7 @@ const trips = computed(() => {
   const words = search.value.trim().toLowerCase()
   return log.trips.filter(t => !words || `${t.body.name} ${t.body.note} ${day(t)}`.toLowerCase().includes(words))
 })
+const tapsOf = computed(() => tapsByTrip(log.allTaps))
 const finishes = computed(() =>
   byFinish(trips.value, log.allTaps, nowMs).map(f => ({ ...f, rate: rateOf(bitesOf(f.tally), f.tally.minutes) })),
 )
@@ -34,18 +35,14 @@ const SHORT = 10
 const SAYS = 10
 const day = (t: Trip) => DateTime.fromISO(t.body.startedAt).toFormat('d LLL yyyy, HH:mm')
 const account = (t: Trip) => {
-  const all = byRod(t.body, tapsOf(log.allTaps, t.id), nowMs)
+  const all = byRod(t.body, tapsOf.value(t.id), nowMs)
   const sum = (f: (r: (typeof all)[number]) => number) => all.reduce((s, r) => s + f(r), 0)
   return `${Math.round(sum(r => r.minutes))} min, ${sum(bitesOf)} bites, ${sum(r => r.landed)} landed`
 }
 const share = (v: number) => `${Math.min(100, (100 * v) / most.value)}%`
 const read = (_: string, text: string) => readLog(text, log.trips, log.allTaps)
-async function take(writes: { id: string; body: LogEntry }[]) {
-  for (const kind of ['trip', 'tap'] as const) {
-    const some = writes.flatMap(({ id, body }) => (body.kind === kind ? [{ id, body: body.body }] : []))
-    if (some.length) await records.write(kind, some)
-  }
-}
+const take = (writes: { id: string; body: LogEntry }[]) =>
+  records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
 </script>
 
 <template>
@@ -130,11 +127,11 @@ async function take(writes: { id: string; body: LogEntry }[]) {
             <span class="block">{{ day(t) }}. {{ account(t) }}{{ t.body.endedAt ? '' : ', under way' }}.</span>
           </button>
           <div v-if="open === t.id" class="pb-3">
-            <TripPicture :trip="t" :taps="tapsOf(log.allTaps, t.id)" />
+            <TripPicture :trip="t" :taps="tapsOf(t.id)" />
             <button v-if="t.body.endedAt && !log.current" type="button" class="quiet my-2" @click="log.resume(t.id)">
               Go on with it
             </button>
-            <TapList :taps="tapsOf(log.allTaps, t.id)" />
+            <TapList :taps="tapsOf(t.id)" />
           </div>
         </li>
       </ul>

@@ -10,7 +10,7 @@ import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
-import { LURE_OPTIONS } from '~/words/options'
+import { LURE_OPTIONS, ROD_NAMES } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
@@ -38,7 +38,6 @@ const usual = () =>
     .map(f => f.id)
 const ids = ref<string[]>(props.trial ? usual() : fromCalls.value.length ? [...fromCalls.value] : usual())
 const rods = computed(() => ids.value.flatMap(id => rodOf(id) ?? []))
-const names = ['First rod', 'Switch rod', 'Odd rod']
 const sides = ['Lure A', 'Lure B']
 function setLure(i: number, lure: LureId) {
   const first = finishesOf(lure).find(f => !ids.value.includes(f.id))!.id
@@ -90,20 +89,20 @@ async function start() {
         Rods of the plan for {{ plan.body.asked.date }}
       </button>
     </p>
-    <ConditionRow v-for="(rod, i) in rods" :key="i" :label="(trial ? sides : names)[i]!">
+    <ConditionRow v-for="(rod, i) in rods" :key="i" :label="(trial ? sides : ROD_NAMES)[i]!">
       <span class="flex flex-wrap items-center gap-2">
         <span class="block h-11 w-21 bg-plate p-1">
           <HandFigure :finish="finishById(rod.finishId)!" :line="2.4" />
         </span>
         <Choice
           v-if="!trial || i === 0"
-          :label="`Lure of ${(trial ? sides : names)[i]!.toLowerCase()}`"
+          :label="`Lure of ${(trial ? sides : ROD_NAMES)[i]!.toLowerCase()}`"
           :value="rod.lure"
           :options="LURE_OPTIONS"
           @change="v => setLure(i, v)"
         />
         <Choice
-          :label="`Finish of ${(trial ? sides : names)[i]!.toLowerCase()}`"
+          :label="`Finish of ${(trial ? sides : ROD_NAMES)[i]!.toLowerCase()}`"
           :value="rod.finishId"
           :options="finishOptions(rod.lure)"
           @change="v => (ids = ids.with(i, v))"
@@ -112,7 +111,7 @@ async function start() {
           v-if="!trial && rods.length > 1"
           type="button"
           class="min-h-11 px-2 underline"
-          :aria-label="`Without the ${names[i]!.toLowerCase()}`"
+          :aria-label="`Without the ${ROD_NAMES[i]!.toLowerCase()}`"
           @click="ids = ids.toSpliced(i, 1)"
         >
           Without

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { SETTLES, trialVerdict } from '#core/trial/verdict'
 import { finishById } from '#core/lure/finish'
 import { useLogStore } from '~/log/store'
-import { blocksOf, trialOf } from '~/log/trip'
+import { blocksOf, tallyOf, trialOf } from '~/log/trip'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import LastTap from './LastTap.vue'
 import LogTargets from './LogTargets.vue'
@@ -27,17 +27,7 @@ const sums = computed(() => {
   }
   return { a: of('a'), b: of('b') }
 })
-const tally = computed(() => {
-  const count = (what: string) => log.taps.filter(t => t.body.what === what).length
-  return {
-    casts: count('cast'),
-    bite: count('bite'),
-    follow: count('follow'),
-    miss: count('miss'),
-    landed: count('landed'),
-    minutes: 0,
-  }
-})
+const tally = computed(() => tallyOf(log.taps))
 const per100 = ({ casts, bites }: { casts: number; bites: number }) =>
   casts ? (Math.round((1000 * bites) / casts) / 10).toFixed(1) : '–'
 const headline = computed(() => {

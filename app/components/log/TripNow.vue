@@ -4,11 +4,11 @@ import { computed, ref } from 'vue'
 import { finishById, finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { useLogStore } from '~/log/store'
-import { byRod, rodsNow } from '~/log/trip'
+import { bitesOf, byRod, rodsNow } from '~/log/trip'
 import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
-import { CLUE_OPTIONS, LURE_OPTIONS } from '~/words/options'
+import { CLUE_OPTIONS, LURE_OPTIONS, ROD_NAMES } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -26,7 +26,6 @@ const rods = computed(() => rodsNow(trip.value, log.taps))
 const tallies = computed(() => byRod(trip.value, log.taps, now.value.getTime()))
 const tally = computed(() => tallies.value[log.rod]!)
 const minutes = computed(() => Math.floor((now.value.getTime() - Date.parse(trip.value.startedAt)) / 60_000))
-const NAMES = ['First rod', 'Switch rod', 'Odd rod']
 const clues = [{ value: 'none', words: 'What was seen?' }, ...CLUE_OPTIONS]
 const word = ref('')
 async function say() {
@@ -56,11 +55,10 @@ const conditions = () => log.tap('conditions', { asked: requestOf(reading.readin
           @click="log.rod === i || log.tap('rod', { rod: i })"
         >
           <span class="block h-14 bg-plate p-1"><HandFigure :finish="finishById(r.finishId)!" :line="2" /></span>
-          <b class="figure block px-2 pt-1">{{ NAMES[i] }}</b>
+          <b class="figure block px-2 pt-1">{{ ROD_NAMES[i] }}</b>
           <span class="block truncate px-2 text-note">{{ finishById(r.finishId)!.name }}</span>
           <span class="figure block px-2 pb-1 text-note">
-            {{ Math.floor(tallies[i]!.minutes) }} min,
-            {{ tallies[i]!.bite + tallies[i]!.miss + tallies[i]!.landed }} bites
+            {{ Math.floor(tallies[i]!.minutes) }} min, {{ bitesOf(tallies[i]!) }} bites
           </span>
         </button>
       </li>

@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
 import type { RodOut } from '#core/ranking/answer'
+import { ROD_WORDS } from '~/words/options'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /** The rotation: three rods that differ in kind, with when to change. */
 const props = defineProps<{ rods: RodOut[]; selectedId: string | null }>()
 defineEmits<{ select: [id: string] }>()
-const NAMES = { first: 'First rod', switch: 'Switch rod', odd: 'Odd rod' } as const
 const rods = computed(() => props.rods.map(r => ({ ...r, full: finishById(r.finishId)! })))
 </script>
 
@@ -33,7 +33,7 @@ const rods = computed(() => props.rods.map(r => ({ ...r, full: finishById(r.fini
             <HandFigure :finish="r.full" :line="3" />
           </span>
           <span class="min-w-0 leading-tight">
-            <span class="block font-bold">{{ NAMES[r.role] }}</span>
+            <span class="block font-bold">{{ ROD_WORDS[r.role] }}</span>
             <span class="line-clamp-3 text-note wrap-anywhere max-sm:text-name">{{ r.finish.name }}</span>
           </span>
         </span>

@@ -5,6 +5,7 @@ import { CLUES, type Clue } from '#core/prey/odds'
 import { useReadingStore } from '~/reading/store'
 import { CLUE_OPTIONS, FORAGE_OPTIONS, cap } from '~/words/options'
 import type { ScreenModel } from '~/screen/model'
+import CheckGrid from '~/components/common/CheckGrid.vue'
 
 /** What they are eating: the odds, the clues that move them, and the angler's own word. */
 const props = defineProps<{ screen: ScreenModel | null }>()
@@ -57,17 +58,7 @@ function toggleFood(kind: Forage) {
     <fieldset>
       <legend class="figure mb-1 text-value font-bold">I know what they are on</legend>
       <p class="mb-1 text-ink2">Your word replaces the season's guess, in equal shares.</p>
-      <div class="grid grid-cols-2">
-        <label v-for="f in FORAGE_OPTIONS" :key="f.value" class="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            class="size-5 accent-ink"
-            :checked="s.forage.some(x => x.kind === f.value)"
-            @change="toggleFood(f.value)"
-          />
-          {{ f.words }}
-        </label>
-      </div>
+      <CheckGrid :options="FORAGE_OPTIONS" :on="k => s.forage.some(x => x.kind === k)" @turn="toggleFood" />
     </fieldset>
   </div>
 </template>

@@ -11,6 +11,7 @@ import Choice from '~/components/common/Choice.vue'
 import LineField from '~/components/common/LineField.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
+import CheckGrid from '~/components/common/CheckGrid.vue'
 
 /** A water of one's own, every field of it. Each change is kept as it is made. */
 const props = defineProps<{ water: WaterOut }>()
@@ -112,17 +113,7 @@ async function archive() {
       <summary class="min-h-11 cursor-pointer py-2 font-semibold">
         What lives there{{ body.prey.length ? `, ${body.prey.length} kinds` : '' }}
       </summary>
-      <div class="grid grid-cols-2 sm:grid-cols-3">
-        <label v-for="f in FORAGE_OPTIONS" :key="f.value" class="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            class="size-5 accent-ink"
-            :checked="body.prey.includes(f.value)"
-            @change="lives(f.value)"
-          />
-          {{ f.words }}
-        </label>
-      </div>
+      <CheckGrid class="sm:grid-cols-3" :options="FORAGE_OPTIONS" :on="k => body.prey.includes(k)" @turn="lives" />
     </details>
     <ConditionRow label="Note">
       <LineField label="Note" :value="body.note" :most="500" @change="note => set({ note })" />

@@ -29,12 +29,8 @@ async function read(name: string, text: string) {
     into.value === 'waters' ? ({ kind: 'water', like } as const) : ({ kind: 'spot', waterId: into.value } as const)
   return readFile(name, text, known.value, as, zoneAt)
 }
-async function take(writes: { id: string; body: Entry }[]) {
-  for (const kind of ['water', 'spot', 'reading'] as const) {
-    const some = writes.flatMap(({ id, body }) => (body.kind === kind ? [{ id, body: body.body }] : []))
-    if (some.length) await records.write(kind, some)
-  }
-}
+const take = (writes: { id: string; body: Entry }[]) =>
+  records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
 const TABLES = [
   { words: 'Waters as CSV', name: 'waters.csv', of: watersCsv },
   { words: 'Spots as CSV', name: 'spots.csv', of: spotsCsv },

@@ -1,0 +1,93 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { trialOrder } from '#core/trial/order'
+import type { TripRecord } from '#shared/schema/record'
+import { useRecordsStore } from '~/records/store'
+import { useLogStore } from './store'
+
+const TRIP: Omit<TripRecord, 'startedAt' | 'endedAt'> = {
+  name: 'Tallow Pond',
+  waterId: null,
+  rods: [
+    { lure: 'jerkbait', finishId: 'jerkbait.bone' },
+    { lure: 'jerkbait', finishId: 'jerkbait.black' },
+  ],
+  asked: { lure: 'jerkbait', water: { visibilityM: 1, tint: 'green' }, light: { sky: 'clear', sunElevationDeg: 40 } },
+  trial: null,
+  note: '',
+}
+beforeEach(() => {
+  globalThis.indexedDB = new IDBFactory()
+  setActivePinia(createPinia())
+  vi.stubGlobal('fetch', async () => {
+    throw new TypeError('no signal')
+  })
+})
+afterEach(() => vi.unstubAllGlobals())
+async function started(patch: Partial<TripRecord> = {}) {
+  const log = useLogStore()
+  await useRecordsStore().load()
+  await log.start({ ...TRIP, ...patch })
+  return log
+}
+const whats = (log: ReturnType<typeof useLogStore>) => log.taps.map(t => `${t.body.what} ${t.body.rod}`)
+
+describe('the log', () => {
+  it('keeps every tap on the rod in hand, and takes back the last, one by one', async () => {
+    const log = await started()
+    await log.tap('bite')
+    await log.tap('rod', { rod: 1 })
+    await log.tap('landed')
+    expect([whats(log), log.rod]).toEqual([['bite 0', 'rod 1', 'landed 1'], 1])
+    await log.undo()
+    await log.undo()
+    expect([whats(log), log.rod]).toEqual([['bite 0'], 0])
+    await log.undo()
+    await log.undo()
+    expect(whats(log)).toEqual([])
+  })
+  it('is whole again after the page was gone, without a signal', async () => {
+    const log = await started()
+    for (let i = 0; i < 20; i++) await log.tap('cast')
+    setActivePinia(createPinia())
+    const again = useLogStore()
+    await useRecordsStore().load()
+    expect(again.taps).toHaveLength(20)
+    expect(useRecordsStore().unsent).toBe(21)
+    // What was tapped before the page went can still be taken back.
+    await again.undo()
+    expect(again.taps).toHaveLength(19)
+  })
+  it('mends a tap, takes one out, ends a trip and goes on with it', async () => {
+    const log = await started()
+    await log.tap('landed')
+    await log.mend(log.taps[0]!, { lengthM: 0.42, kept: true })
+    expect(log.taps[0]!.body).toMatchObject({ what: 'landed', lengthM: 0.42, kept: true })
+    await log.takeOut(log.taps[0]!.id)
+    expect(log.taps).toEqual([])
+    const { id } = log.current!
+    await log.end()
+    expect([log.current, log.trips[0]!.body.endedAt === null]).toEqual([null, false])
+    await log.tap('bite')
+    expect(log.allTaps).toEqual([])
+    await log.resume(id)
+    expect(log.current?.id).toBe(id)
+  })
+  it('puts the rod in hand that the order of a test says, with the cast', async () => {
+    const trial = { castsPerSpell: 2, blocks: 2, seed: 5, leaveOutBroken: true }
+    const log = await started({ trial })
+    for (let i = 0; i < 8; i++) await log.tap('cast')
+    await log.tap('bite')
+    const sides = trialOrder(2, 5).map(s => Number(s.side === 'b'))
+    const casts = log.taps.filter(t => t.body.what === 'cast')
+    expect(casts.map(t => t.body.rod)).toEqual(sides.flatMap(s => [s, s]))
+    expect(log.taps.at(-1)!.body).toMatchObject({ what: 'bite', rod: sides[3] })
+    const changes = [0, ...sides].filter((s, i, all) => i && s !== all[i - 1]).length
+    expect(log.taps).toHaveLength(8 + 1 + changes)
+    await log.undo()
+    await log.undo()
+    expect(log.taps.filter(t => t.body.what === 'cast')).toHaveLength(7)
+  })
+})
