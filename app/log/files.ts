@@ -12,10 +12,11 @@ export function tapsCsv(trips: readonly Trip[], taps: readonly Tap[]): string {
     inHand(trip.body, of(trip.id)).map(({ tap, rig }) => {
       const { at, what, species = '', lengthM = '', kept, clue = '', text = '' } = tap.body
       const fate = kept === undefined ? '' : kept ? 'kept' : 'let go'
-      return [trip.body.name, at, what, rig.lure, rig.finishId, species, lengthM, fate, clue, text]
+      const { lure, finishId, line = '', size = '' } = rig
+      return [trip.body.name, at, what, lure, finishId, line, size, species, lengthM, fate, clue, text]
     }),
   )
-  const fields = ['trip', 'at', 'what', 'lure', 'finish', 'species', 'lengthM', 'kept', 'clue', 'word']
+  const fields = ['trip', 'at', 'what', 'lure', 'finish', 'line', 'size', 'species', 'lengthM', 'kept', 'clue', 'word']
   return Papa.unparse({ fields, data: rows })
 }
 

@@ -1,32 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { trialOrder } from '#core/trial/order'
-import type { TapKind, TapRecord, TripRecord } from '#shared/schema/record'
+import type { Rod, Spoil, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
+import { finishById } from '#core/lure/finish'
+import { changedWords, conditionsWords } from './carried'
+import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
 import { finishesCsv, logJson, readLog, tapsCsv } from './files'
+import { differences, pairFor, rodWords, sameColour } from './pair'
 import { rateOf } from './rate'
 import { type Tap, bitesOf, blocksOf, byFinish, byRod, rodNow, rodsNow, tapsOf, trialOf } from './trip'
+import { tapWords } from './words'
 
-const TRIP = '018f0000-0000-7000-8000-0000000000c1'
-const at = (minute: number) => new Date(Date.UTC(2026, 4, 10, 12, minute)).toISOString()
-const trip = (patch: Partial<TripRecord> = {}): TripRecord => ({
-  name: 'Tallow Pond',
-  waterId: null,
-  startedAt: at(0),
-  endedAt: at(60),
-  rods: [
-    { lure: 'jerkbait', finishId: 'jerkbait.bone' },
-    { lure: 'jerkbait', finishId: 'jerkbait.black' },
-  ],
-  asked: { lure: 'jerkbait', water: { visibilityM: 1, tint: 'green' }, light: { sky: 'clear', sunElevationDeg: 40 } },
-  trial: null,
-  note: '',
-  ...patch,
-})
-let made = 0
-const tap = (minute: number, what: TapKind, rest: Partial<TapRecord> = {}): Tap => ({
-  id: `018f0000-0000-7000-8000-${String(++made).padStart(12, '0')}`,
-  at: '',
-  body: { tripId: TRIP, at: at(minute), what, rod: 0, ...rest },
-})
+const trip = TRIP_OF
+const tap = TAP_OF
+const at = minute
+const TRIP = TRIP_ID
 const NOW = Date.parse(at(60))
 
 describe('a trip', () => {
@@ -66,7 +53,13 @@ describe('a trip', () => {
 })
 
 describe('a fair test', () => {
-  const test = { castsPerSpell: 2, blocks: 3, seed: 5, leaveOutBroken: true }
+  const test = {
+    castsPerSpell: 2,
+    blocks: 3,
+    seed: 5,
+    leaveOut: ['broken', 'moved'] as Spoil[],
+    differs: 'finish' as const,
+  }
   const body = trip({ trial: test })
   const casts = (n: number) => Array.from({ length: n }, () => tap(1, 'cast'))
   it('fills its spells in the order drawn, a bite belonging to the cast before it', () => {
@@ -88,11 +81,95 @@ describe('a fair test', () => {
     expect(of(body, casts(3))).toEqual([])
     expect(of(body, casts(11))).toHaveLength(2)
     expect(of(body, broken)).toHaveLength(1)
-    expect(of({ ...body, trial: { ...test, leaveOutBroken: false } }, broken)).toHaveLength(2)
+    expect(of({ ...body, trial: { ...test, leaveOut: [] } }, broken)).toHaveLength(2)
     const first = trialOrder(3, 5)[0]!.side
     const [block] = of(body, [...casts(1), tap(1, 'bite'), ...casts(3)])
     expect(block![first]).toEqual({ casts: 2, bites: 1 })
     expect(block![first === 'a' ? 'b' : 'a']).toEqual({ casts: 2, bites: 0 })
+  })
+
+  it('is spoilt by another spot or sky inside a pair, said or seen, and not between pairs', () => {
+    const sky = (to: 'clear' | 'overcast') => tap(1, 'conditions', { asked: { ...body.asked, light: { sky: to } } })
+    const spot = tap(1, 'spot', { spotId: null })
+    const spoils = (taps: Tap[]) =>
+      trialOf(body, taps)
+        .spells.slice(0, 3)
+        .map(s => s.spoils)
+    expect(spoils([...casts(1), spot, sky('clear')])).toEqual([['moved'], [], []])
+    expect(spoils([...casts(2), sky('overcast'), sky('overcast'), ...casts(1)])).toEqual([[], ['sky'], []])
+    expect(spoils([spot, ...casts(4), spot, sky('overcast'), ...casts(1)])).toEqual([[], [], []])
+    expect(spoils([tap(1, 'broken', { spoil: 'sky' }), tap(1, 'broken'), ...casts(1)])).toEqual([
+      ['sky', 'broken'],
+      [],
+      [],
+    ])
+    const seen = [...casts(1), sky('overcast'), ...casts(3)]
+    expect(blocksOf(body, trialOf(body, seen).spells)).toHaveLength(1)
+    const strict = { ...body, trial: { ...test, leaveOut: ['sky'] as Spoil[] } }
+    expect(blocksOf(strict, trialOf(strict, seen).spells)).toHaveLength(0)
+  })
+  it('is of one thing that differs, and of no other', () => {
+    const a: Rod = { lure: 'jerkbait', finishId: 'jerkbait.bone', line: '8 lb mono', size: '4 in' }
+    for (const what of ['finish', 'lure'] as const) {
+      const [x, y] = pairFor(what, a, { ...a, finishId: 'jerkbait.black', lure: 'lipless-crankbait' })
+      expect([x, differences(x, y)]).toEqual([a, [what]])
+      expect(y).toMatchObject({ line: '8 lb mono', size: '4 in' })
+    }
+    expect(pairFor('finish', a, { ...a, finishId: 'jerkbait.black' })[1].finishId).toBe('jerkbait.black')
+    expect(differences(...pairFor('line', a, { ...a, line: '10 lb braid' }))).toEqual(['line'])
+    expect(differences(a, { ...a, line: ' 8 LB mono' })).toEqual([])
+    expect(differences(a, { ...a, finishId: 'jerkbait.black', size: '5 in' })).toEqual(['finish', 'size'])
+    const painted = finishById('jerkbait.bone')!
+    expect(sameColour(painted, 'walking-topwater').id).toBe('walking-topwater.bone')
+    expect(sameColour(finishById('stick-worm.green-pumpkin')!, 'craw').id).toBe('craw.green-pumpkin')
+    const words = (['finish', 'lure', 'line', 'size'] as const).map(d => rodWords(a, d))
+    expect(words).toEqual(['Bone', 'jerkbait', '8 lb mono', '4 in'])
+  })
+})
+
+describe('conditions carried along', () => {
+  const before = trip().asked
+  const water = (patch: object) => ({ ...before, water: { ...before.water, ...patch } })
+  it('are noted where they moved by more than unrest, each in words as it is now', () => {
+    expect(changedWords(before, water({ visibilityM: 1.1 }), 'metric')).toEqual([])
+    expect(changedWords(before, water({ visibilityM: 0.8, tint: 'tea' }), 'metric')).toEqual([
+      'disc lost at 80 cm',
+      'tea water',
+    ])
+    const warm = water({ temperatureC: 14 })
+    expect(changedWords(before, warm, 'us')).toEqual(['water 57 °F'])
+    expect(changedWords(warm, water({ temperatureC: 14.4 }), 'us')).toEqual([])
+    const light = { ...before.light, sky: 'overcast', wind: 'chop' } as const
+    expect(changedWords(before, { ...before, light }, 'us')).toEqual(['overcast', 'wind: chop'])
+    expect(conditionsWords({ ...warm, light }, 'us')).toBe('green water, disc lost at 3.3 ft, 57 °F, overcast, chop')
+  })
+  it('stand on the timeline in words, as every tap does', () => {
+    const say = (what: TapKind, rest: Partial<TapRecord> = {}) =>
+      tapWords(tap(1, what, rest).body, 'metric', id => (id === TRIP ? 'Dam' : undefined))
+    const rig: Rod = { lure: 'jerkbait', finishId: 'jerkbait.white', line: '8 lb mono' }
+    expect([
+      say('bite', { rod: 1 }),
+      say('rod', { rod: 2 }),
+      say('rig', { rig }),
+      say('depth', { depthM: 1.5 }),
+      say('spot', { spotId: TRIP }),
+      say('spot', { spotId: null }),
+      say('broken', { spoil: 'sky' }),
+      say('landed', { species: 'largemouth-bass', lengthM: 0.4, kept: true }),
+      say('word', { text: 'wind got up' }),
+      say('conditions', { asked: before }),
+    ]).toEqual([
+      'Bite, rod 2',
+      'To rod 3',
+      'Rod 1: jerkbait, Solid white, 8 lb mono',
+      'Running at 1.5 m',
+      'To Dam',
+      'To open water',
+      'Spell spoilt: another sky',
+      'Landed, rod 1, largemouth bass, 40 cm, kept',
+      'wind got up',
+      'Green water, disc lost at 1 m, clear, calm',
+    ])
   })
 })
 
@@ -119,9 +196,9 @@ describe('the log as a file', () => {
   })
   it('has a line for every tap and one for every finish', () => {
     expect(tapsCsv([kept], taps).split('\r\n')).toEqual([
-      'trip,at,what,lure,finish,species,lengthM,kept,clue,word',
-      `Tallow Pond,${at(1)},cast,jerkbait,jerkbait.bone,,,,,`,
-      `Tallow Pond,${at(2)},landed,jerkbait,jerkbait.bone,largemouth-bass,0.4,let go,,`,
+      'trip,at,what,lure,finish,line,size,species,lengthM,kept,clue,word',
+      `Tallow Pond,${at(1)},cast,jerkbait,jerkbait.bone,,,,,,,`,
+      `Tallow Pond,${at(2)},landed,jerkbait,jerkbait.bone,,,largemouth-bass,0.4,let go,,`,
     ])
     expect(finishesCsv([kept], taps, NOW).split('\r\n')[1]).toMatch(/^jerkbait\.bone,Bone,60,1,1,\d\.\d\d,/)
   })

@@ -4,20 +4,11 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { trialOrder } from '#core/trial/order'
 import type { TripRecord } from '#shared/schema/record'
+import { TRIP_OF } from '../../tests/reference/log'
 import { useRecordsStore } from '~/records/store'
 import { useLogStore } from './store'
 
-const TRIP: Omit<TripRecord, 'startedAt' | 'endedAt'> = {
-  name: 'Tallow Pond',
-  waterId: null,
-  rods: [
-    { lure: 'jerkbait', finishId: 'jerkbait.bone' },
-    { lure: 'jerkbait', finishId: 'jerkbait.black' },
-  ],
-  asked: { lure: 'jerkbait', water: { visibilityM: 1, tint: 'green' }, light: { sky: 'clear', sunElevationDeg: 40 } },
-  trial: null,
-  note: '',
-}
+const { startedAt: _s, endedAt: _e, ...TRIP } = TRIP_OF()
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory()
   setActivePinia(createPinia())
@@ -76,7 +67,7 @@ describe('the log', () => {
     expect(log.current?.id).toBe(id)
   })
   it('puts the rod in hand that the order of a test says, with the cast', async () => {
-    const trial = { castsPerSpell: 2, blocks: 2, seed: 5, leaveOutBroken: true }
+    const trial = { castsPerSpell: 2, blocks: 2, seed: 5, leaveOut: [], differs: 'finish' as const }
     const log = await started({ trial })
     for (let i = 0; i < 8; i++) await log.tap('cast')
     await log.tap('bite')

@@ -4,10 +4,12 @@ import { computed, ref } from 'vue'
 import type { Rod, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
 import { type Kept, useRecordsStore } from '~/records/store'
 import { type Tap, rodNow, tapsOf, trialOf } from './trip'
+import { useWhereaboutsStore } from './whereabouts'
 
 /** The log: the trip that is under way, and every tap on it, on the device before anything else. */
 export const useLogStore = defineStore('log', () => {
   const records = useRecordsStore()
+  const where = useWhereaboutsStore()
   const trips = computed<Kept<'trip'>[]>(() =>
     records.list('trip').sort((a, b) => b.body.startedAt.localeCompare(a.body.startedAt)),
   )
@@ -33,9 +35,10 @@ export const useLogStore = defineStore('log', () => {
   async function tap(what: TapKind, rest: Partial<TapRecord> = {}): Promise<void> {
     const trip = current.value
     if (!trip) return
+    const place = where.place()
     const made = (body: Pick<TapRecord, 'what' | 'rod'>) => ({
       id: newId(),
-      body: { tripId: trip.id, at: new Date().toISOString(), ...body },
+      body: { tripId: trip.id, at: new Date().toISOString(), ...(place ? { place } : {}), ...body },
     })
     // In a test the order says which of the two is in hand.
     const { spells, now } = trip.body.trial ? trialOf(trip.body, taps.value) : { spells: [], now: null }

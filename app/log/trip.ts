@@ -1,6 +1,7 @@
+import type { Request } from '#core/request/request'
 import { type Spell, trialOrder } from '#core/trial/order'
 import type { Block } from '#core/trial/verdict'
-import type { Rod, TapKind, TripRecord } from '#shared/schema/record'
+import type { Rod, Spoil, TapKind, TripRecord } from '#shared/schema/record'
 import type { Kept } from '~/records/store'
 
 export type Tap = Kept<'tap'>
@@ -33,6 +34,16 @@ export const rodNow = (taps: readonly Tap[]): number => taps.findLast(t => t.bod
 /** The rods as they are rigged after some taps. */
 export const rodsNow = (trip: TripRecord, taps: readonly Tap[]): Rod[] =>
   trip.rods.map((rod, i) => taps.findLast(t => t.body.what === 'rig' && t.body.rod === i)?.body.rig ?? rod)
+
+/** How deep it is fished after some taps, m: as told last, else as it began. */
+export const depthNow = (trip: TripRecord, taps: readonly Tap[]): number | null =>
+  taps.findLast(t => t.body.what === 'depth')?.body.depthM ?? trip.asked.depthM ?? null
+/** Where it is fished after some taps. */
+export const spotNow = (taps: readonly Tap[]): string | null =>
+  taps.findLast(t => t.body.what === 'spot')?.body.spotId ?? null
+/** The conditions noted last. */
+export const conditionsNoted = (trip: TripRecord, taps: readonly Tap[]): Request =>
+  taps.findLast(t => t.body.what === 'conditions' && t.body.asked)?.body.asked ?? trip.asked
 
 /** Each tap with the rod that is in hand from then on, and how it is rigged. */
 export function inHand(trip: TripRecord, taps: readonly Tap[]): { tap: Tap; rod: number; rig: Rod }[] {
@@ -120,37 +131,52 @@ export function byFinish(trips: readonly Trip[], taps: readonly Tap[], nowMs: nu
 export interface FishedSpell extends Spell {
   casts: number
   bites: number
-  broken: boolean
+  spoils: Spoil[]
+}
+/** What spoils a spell without being said so: another spot, or another sky than was noted before. */
+function spoilOf({ body: t }: Tap, skyBefore: string): Spoil | null {
+  if (t.what === 'spot') return 'moved'
+  return t.what === 'conditions' && t.asked && t.asked.light.sky !== skyBefore ? 'sky' : null
 }
 /**
  * A fair test so far: casts fill the spells in the order drawn; a bite belongs to the spell of the cast before it.
- * `now` is the spell that is fished, none once all are.
+ * `now` is the spell that is fished, none once all are. What changes between the two spells of a pair spoils it as
+ * what changes within one does; between pairs nothing is spoilt.
  */
 export function trialOf(trip: TripRecord, taps: readonly Tap[]) {
   const { castsPerSpell, blocks, seed } = trip.trial!
-  const spells: FishedSpell[] = trialOrder(blocks, seed).map(s => ({ ...s, casts: 0, bites: 0, broken: false }))
+  const spells: FishedSpell[] = trialOrder(blocks, seed).map(s => ({ ...s, casts: 0, bites: 0, spoils: [] }))
   let at = 0
+  let sky: string = trip.asked.light.sky
+  /** Where the next cast falls. */
+  const due = () => (spells[at]?.casts === castsPerSpell ? at + 1 : at)
   for (const t of taps) {
     const here = spells[at]
-    if (t.body.what === 'cast') {
-      if (here && here.casts === castsPerSpell) at++
+    const { what } = t.body
+    if (what === 'cast') {
+      at = due()
       if (spells[at]) spells[at]!.casts++
-    } else if (here && isBite(t)) here.bites = Math.min(here.casts, here.bites + 1)
-    else if (here && t.body.what === 'broken') here.broken = true
+      continue
+    }
+    if (here && isBite(t)) here.bites = Math.min(here.casts, here.bites + 1)
+    const next = spells[due()]
+    const open = next && (next.casts > 0 || next.block === spells[due() - 1]?.block)
+    const spoil = what === 'broken' ? (t.body.spoil ?? 'broken') : open ? spoilOf(t, sky) : null
+    if (next && spoil && !next.spoils.includes(spoil)) next.spoils.push(spoil)
+    if (what === 'conditions' && t.body.asked) sky = t.body.asked.light.sky
   }
-  const full = spells[at]?.casts === castsPerSpell
-  const now = full ? at + 1 : at
+  const now = due()
   return { spells, now: now < spells.length ? now : null }
 }
 
 /** Whole pairs, which alone may be looked at: inside a pair one of the two has had more casts. */
 export function blocksOf(trip: TripRecord, spells: readonly FishedSpell[]): Block[] {
-  const { castsPerSpell, leaveOutBroken } = trip.trial!
+  const { castsPerSpell, leaveOut } = trip.trial!
   const out: Block[] = []
   for (let block = 1; ; block++) {
     const pair = spells.filter(s => s.block === block)
     if (pair.length < 2 || pair.some(s => s.casts < castsPerSpell)) return out
-    if (leaveOutBroken && pair.some(s => s.broken)) continue
+    if (pair.some(s => s.spoils.some(x => leaveOut.includes(x)))) continue
     const of = (side: 'a' | 'b') => {
       const { casts, bites } = pair.find(s => s.side === side)!
       return { casts, bites }

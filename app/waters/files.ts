@@ -17,6 +17,7 @@ import {
   unread,
   yesNoColumn,
 } from '~/files/table'
+import { gpxFeatures, isGpx } from '~/files/gpx'
 import type { Kept } from '~/records/store'
 
 /**
@@ -239,11 +240,9 @@ function asRecords(waypoints: readonly Waypoint[], becoming: Becoming, zoneAt: Z
 
 async function held(name: string, text: string, waters: readonly Kept<'water'>[], zoneAt: ZoneAt): Promise<FileHeld> {
   const wrong = { ...nothing(), fault: { line: 1, column: '', message: NO_FILE } }
-  if (/\.gpx$/i.test(name) || /<gpx[\s>]/i.test(text.slice(0, 2000))) {
-    const { gpx } = await import('@tmcw/togeojson')
-    const xml = new DOMParser().parseFromString(text, 'text/xml')
-    if (xml.querySelector('parsererror')) return wrong
-    return fromFeatures(gpx(xml).features)
+  if (isGpx(name, text)) {
+    const features = await gpxFeatures(text)
+    return features ? fromFeatures(features) : wrong
   }
   if (!/^\s*[{[]/.test(text)) return fromCsv(text, waters, zoneAt)
   try {

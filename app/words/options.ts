@@ -11,6 +11,7 @@ import { CANOPIES, WINDS } from '#core/sky/weather'
 import type { ReadingKind } from '#core/water/readingKinds'
 import { TINTS } from '#core/water/tints'
 import { cap } from '#core/words/wording'
+import type { Difference, Spoil } from '#shared/schema/record'
 import { VOCABULARY } from '#shared/vocabulary'
 
 /** Options for pickers: the contract's words with the angler's names. */
@@ -145,6 +146,19 @@ export const LURE_SHORT: Record<keyof typeof LURES, string> = {
 export const ROD_WORDS = { first: 'First rod', switch: 'Switch rod', odd: 'Odd rod' } as const
 /** The same in their order in the boat. */
 export const ROD_NAMES = Object.values(ROD_WORDS)
+
+/** What may differ in a fair test, and what spoils a spell of it. */
+export const DIFFERENCE_OPTIONS: { value: Difference; words: string }[] = [
+  { value: 'finish', words: 'Colour and finish' },
+  { value: 'lure', words: 'Lure, in one colour' },
+  { value: 'line', words: 'Line' },
+  { value: 'size', words: 'Size' },
+]
+export const SPOIL_OPTIONS: { value: Spoil; words: string }[] = [
+  { value: 'broken', words: 'Broken off' },
+  { value: 'moved', words: 'Another spot' },
+  { value: 'sky', words: 'Another sky' },
+]
 
 /** A kind of caution as an angler calls it. */
 export const cautionName = (kind: string) => cap(kind.replace('-', ' '))

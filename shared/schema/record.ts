@@ -120,18 +120,27 @@ export interface AnswerRecord {
   right: boolean
 }
 
-/** A rod as it is rigged. */
+/** A rod as it is rigged; line and size in the angler's own words, where they matter. */
 export interface Rod {
   lure: Word<'lure'>
   finishId: string
+  line?: string
+  size?: string
 }
+/** What may be the one thing that differs between the two of a fair test. */
+export const DIFFERENCES = ['finish', 'lure', 'line', 'size'] as const
+export type Difference = (typeof DIFFERENCES)[number]
+/** What spoils a spell: it was broken off, fished elsewhere, or the sky changed in it. */
+export const SPOILS = ['broken', 'moved', 'sky'] as const
+export type Spoil = (typeof SPOILS)[number]
 /** A fair test of the first two rods: spells of equal casts, their order drawn from the seed beforehand. */
 export interface TrialPart {
+  differs: Difference
   castsPerSpell: number
   blocks: number
   seed: number
-  /** Set before it starts: spells that were broken off or moved are left out with their pair. */
-  leaveOutBroken: boolean
+  /** Set before it starts: spells spoilt in these ways are left out with their pair. */
+  leaveOut: readonly Spoil[]
 }
 /** A trip on a water. What happens on it are taps of their own, so that none is ever overwritten. */
 export interface TripRecord {
@@ -153,6 +162,8 @@ export const TAPS = [
   'landed',
   'rod',
   'rig',
+  'depth',
+  'spot',
   'broken',
   'clue',
   'word',
@@ -173,6 +184,17 @@ export interface TapRecord {
   text?: string
   rig?: Rod
   asked?: Request
+  depthM?: number
+  /** Where it is fished from then on; null: nowhere that has a name. */
+  spotId?: string | null
+  spoil?: Spoil
+  /** Where the boat or the device was, if the angler lets that be kept. */
+  place?: Place
+}
+/** A point on the earth, degrees. */
+export interface Place {
+  latitude: number
+  longitude: number
 }
 
 const coat = record<OwnCoat>('A coat', {
@@ -199,6 +221,8 @@ const longitude = () => number('The longitude', LIMITS.longitude)
 const rod = record<Rod>('The rod', {
   lure: word('The lure', VOCABULARY.lure).required(),
   finishId: finishId('The finish').required(),
+  line: line('The line', 40),
+  size: line('The size', 40),
 })
 const disc = (name: string) => number(name, LIMITS.visibilityM)
 /** Bearing, heights and width of a bank, by the day's own limits. */
@@ -275,7 +299,8 @@ export const RECORDS = {
       seed: number('The seed', [0, 2 ** 32])
         .integer()
         .required(),
-      leaveOutBroken: yesNo('Whether broken spells are left out').required(),
+      differs: word('What differs', DIFFERENCES).required(),
+      leaveOut: Joi.array().items(word('What is left out', SPOILS)).unique().label('What is left out').required(),
     })
       .allow(null)
       .required(),
@@ -293,6 +318,10 @@ export const RECORDS = {
     text: line('The word', 500),
     rig: rod,
     asked: schemaOf(REQUEST),
+    depthM: number('The depth', LIMITS.depthM),
+    spotId: uuidSchema('The spot').allow(null),
+    spoil: word('What spoilt it', SPOILS),
+    place: record<Place>('The place', { latitude: latitude().required(), longitude: longitude().required() }),
   }),
   answer: record<AnswerRecord>('The answer', {
     topic: word('The topic', TOPICS).required(),

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { computed, ref } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { finishById, finishesOf } from '#core/lure/finish'
+import { isGpx } from '~/files/gpx'
+import { readGpx, tripsGpx } from '~/log/gpx'
 import { type LogEntry, finishesCsv, logJson, readLog, tapsCsv } from '~/log/files'
 import { rateOf } from '~/log/rate'
 import { useLogStore } from '~/log/store'
 import { type Trip, bitesOf, byFinish, byRod, tapsByTrip } from '~/log/trip'
+import { useTapWords } from '~/log/useTapWords'
+import { requestOf } from '~/reading/reading'
+import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
+import { useSettingsStore } from '~/settings/store'
 import { download } from '~/settings/download'
 import FileIn from '~/components/common/FileIn.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -16,6 +22,9 @@ import TripPicture from './TripPicture.vue'
 /** The season read back: which finish earned its bites, and every trip. */
 const log = useLogStore()
 const records = useRecordsStore()
+const reading = useReadingStore()
+const settings = useSettingsStore()
+const tapWords = useTapWords()
 const nowMs = Date.now()
 const search = ref('')
 const open = ref<string | null>(null)
@@ -40,7 +49,16 @@ const account = (t: Trip) => {
   return `${Math.round(sum(r => r.minutes))} min, ${sum(bitesOf)} bites, ${sum(r => r.landed)} landed`
 }
 const share = (v: number) => `${Math.min(100, (100 * v) / most.value)}%`
-const read = (_: string, text: string) => readLog(text, log.trips, log.allTaps)
+/** What a track outside every trip is taken for: the rods at hand and the conditions as they are in Water. */
+const like = () => {
+  const { waterId, lure } = reading.reading
+  const asked = requestOf(reading.reading, settings.units)
+  const rods = log.trips[0]?.body.rods ?? [{ lure, finishId: finishesOf(lure)[0]!.id }]
+  return { waterId, rods, asked, trial: null, note: '' }
+}
+const read = (name: string, text: string) =>
+  isGpx(name, text) ? readGpx(text, log.trips, log.allTaps, like()) : readLog(text, log.trips, log.allTaps)
+const gpx = () => tripsGpx(trips.value, log.allTaps, t => t.asked.light.at ?? null, tapWords)
 const take = (writes: { id: string; body: LogEntry }[]) =>
   records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
 </script>
@@ -100,8 +118,15 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
         >
           All as JSON
         </button>
+        <button
+          type="button"
+          class="quiet"
+          @click="gpx().then(text => download('trips.gpx', 'application/gpx+xml', text))"
+        >
+          Trips as GPX
+        </button>
       </p>
-      <FileIn accept=".json,application/json" :read="read" :take="take" />
+      <FileIn accept=".json,.gpx,application/json,application/gpx+xml" :read="read" :take="take" />
     </section>
     <section aria-label="Trips">
       <h2 class="figure flex items-center justify-between gap-3 text-lead font-bold">

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { finishById, finishesOf } from '#core/lure/finish'
-import type { LureId } from '#core/lure/types'
-import type { Rod, TrialPart } from '#shared/schema/record'
 import { useCallsStore } from '~/kept/store'
+import { differences, pairFor } from '~/log/pair'
 import { useLogStore } from '~/log/store'
 import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
-import { LURE_OPTIONS, ROD_NAMES } from '~/words/options'
+import type { Difference, Rod, Spoil, TrialPart } from '#shared/schema/record'
+import { DIFFERENCE_OPTIONS, ROD_NAMES, SPOIL_OPTIONS } from '~/words/options'
+import CheckGrid from '~/components/common/CheckGrid.vue'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
-import HandFigure from '~/components/figure/HandFigure.vue'
 import { plainScale } from '~/settings/plainScale'
+import RodRow from './RodRow.vue'
 
 /** Start a trip, or a fair test of two: the water and conditions are those in Water, the rods as they are rigged. */
 const props = defineProps<{ trial: boolean }>()
@@ -26,40 +27,60 @@ const reading = useReadingStore()
 const settings = useSettingsStore()
 const waters = useWatersStore()
 const PIECES = plainScale('', 0)
-const rodOf = (finishId: string): Rod | null => {
-  const finish = finishById(finishId)
-  return finish ? { lure: finish.lure, finishId } : null
-}
-const fromCalls = computed(() => [...new Set(calls.all.map(c => c.tiedOn.id))].slice(0, 3))
+const SIDES = ['Lure A', 'Lure B']
+const rodsOf = (ids: readonly string[]) =>
+  ids.flatMap((id): Rod[] => {
+    const finish = finishById(id)
+    return finish ? [{ lure: finish.lure, finishId: id }] : []
+  })
+const fromCalls = computed(() => rodsOf([...new Set(calls.all.map(c => c.tiedOn.id))].slice(0, 3)))
 const plan = computed(() => records.list('plan').sort((a, b) => b.at.localeCompare(a.at))[0] ?? null)
-const usual = () =>
-  finishesOf(reading.reading.lure)
-    .slice(0, props.trial ? 2 : 3)
-    .map(f => f.id)
-const ids = ref<string[]>(props.trial ? usual() : fromCalls.value.length ? [...fromCalls.value] : usual())
-const rods = computed(() => ids.value.flatMap(id => rodOf(id) ?? []))
-const sides = ['Lure A', 'Lure B']
-function setLure(i: number, lure: LureId) {
-  const first = finishesOf(lure).find(f => !ids.value.includes(f.id))!.id
-  // In a test one thing differs: both are the same lure.
-  ids.value = props.trial
-    ? finishesOf(lure)
-        .slice(0, 2)
-        .map(f => f.id)
-    : ids.value.with(i, first)
-}
-const finishOptions = (lure: LureId) => finishesOf(lure).map(f => ({ value: f.id, words: f.name }))
+const usual = (n: number) => rodsOf(finishesOf(reading.reading.lure).map(f => f.id)).slice(0, n)
+const rods = ref<Rod[]>(
+  props.trial ? pairFor('finish', usual(1)[0]!, undefined) : fromCalls.value.length ? fromCalls.value : usual(3),
+)
+const another = () => usual(99).find(r => !rods.value.some(x => x.finishId === r.finishId)) ?? usual(1)[0]!
+
+// A test of two: one thing differs, and the second rod follows the first in everything else.
+const differs = ref<Difference>('finish')
 const casts = ref(20)
 const pairs = ref(10)
-const leaveOutBroken = ref(true)
-const same = computed(() => props.trial && rods.value[0]?.finishId === rods.value[1]?.finishId)
+const leaveOut = ref<Spoil[]>(['broken', 'moved'])
+function pair(what: Difference, a = rods.value[0]!, b = rods.value[1]) {
+  differs.value = what
+  rods.value = pairFor(what, a, b)
+}
+function change(i: number, rod: Rod) {
+  if (!props.trial) rods.value = rods.value.with(i, rod)
+  else if (i === 0) pair(differs.value, rod)
+  else pair(differs.value, rods.value[0], rod)
+}
+const may = (i: number): Difference[] => {
+  if (!props.trial) return full.value ? ['lure', 'finish', 'line', 'size'] : ['lure', 'finish']
+  const own: Difference[] = i === 0 ? ['lure', 'finish'] : []
+  return [...new Set([...own, differs.value])]
+}
+const full = ref(false)
+const untold = computed(() => {
+  if (!props.trial) return ''
+  const [a, b] = rods.value
+  const apart = differences(a!, b!)
+  if (apart.length === 1 && apart[0] === differs.value) return ''
+  return differs.value === 'line' || differs.value === 'size'
+    ? `One thing must differ: write the ${differs.value} of each.`
+    : 'One thing must differ, and one alone: choose two that do.'
+})
+function turn(spoil: Spoil) {
+  leaveOut.value = leaveOut.value.includes(spoil) ? leaveOut.value.filter(s => s !== spoil) : [...leaveOut.value, spoil]
+}
 async function start() {
   const trial: TrialPart | null = props.trial
     ? {
+        differs: differs.value,
         castsPerSpell: casts.value,
         blocks: pairs.value,
         seed: Date.now() % 2 ** 31,
-        leaveOutBroken: leaveOutBroken.value,
+        leaveOut: leaveOut.value,
       }
     : null
   const { waterId } = reading.reading
@@ -71,7 +92,7 @@ async function start() {
 
 <template>
   <section class="p-4" :aria-label="trial ? 'Start a test' : 'Start a trip'">
-    <h2 class="figure text-lead font-bold">{{ trial ? 'Two colours, one lure' : 'Start a trip' }}</h2>
+    <h2 class="figure text-lead font-bold">{{ trial ? 'A fair test of two' : 'Start a trip' }}</h2>
     <p class="leading-snug">
       On {{ waters.current?.name ?? 'the water' }} as it stands in Water.
       <template v-if="trial">
@@ -82,48 +103,38 @@ async function start() {
       <template v-else>Every tap is kept on this device first, and sent when there is a signal.</template>
     </p>
     <p v-if="!trial" class="my-2 flex flex-wrap gap-2">
-      <button v-if="fromCalls.length" type="button" class="quiet" @click="ids = [...fromCalls]">
+      <button v-if="fromCalls.length" type="button" class="quiet" @click="rods = [...fromCalls]">
         Rods of my kept calls
       </button>
-      <button v-if="plan" type="button" class="quiet" @click="ids = plan.body.pack.slice(0, 3)">
+      <button v-if="plan" type="button" class="quiet" @click="rods = rodsOf(plan.body.pack.slice(0, 3))">
         Rods of the plan for {{ plan.body.asked.date }}
       </button>
+      <button type="button" class="quiet" :aria-pressed="full" @click="full = !full">
+        {{ full ? 'Leave line and size out' : 'Say line and size too' }}
+      </button>
     </p>
-    <ConditionRow v-for="(rod, i) in rods" :key="i" :label="(trial ? sides : ROD_NAMES)[i]!">
-      <span class="flex flex-wrap items-center gap-2">
-        <span class="block h-11 w-21 bg-plate p-1">
-          <HandFigure :finish="finishById(rod.finishId)!" :line="2.4" />
-        </span>
-        <Choice
-          v-if="!trial || i === 0"
-          :label="`Lure of ${(trial ? sides : ROD_NAMES)[i]!.toLowerCase()}`"
-          :value="rod.lure"
-          :options="LURE_OPTIONS"
-          @change="v => setLure(i, v)"
-        />
-        <Choice
-          :label="`Finish of ${(trial ? sides : ROD_NAMES)[i]!.toLowerCase()}`"
-          :value="rod.finishId"
-          :options="finishOptions(rod.lure)"
-          @change="v => (ids = ids.with(i, v))"
-        />
-        <button
-          v-if="!trial && rods.length > 1"
-          type="button"
-          class="min-h-11 px-2 underline"
-          :aria-label="`Without the ${ROD_NAMES[i]!.toLowerCase()}`"
-          @click="ids = ids.toSpliced(i, 1)"
-        >
-          Without
-        </button>
-      </span>
+    <ConditionRow v-if="trial" label="The one thing that differs">
+      <Choice label="What differs" :value="differs" :options="DIFFERENCE_OPTIONS" @change="v => pair(v)" />
     </ConditionRow>
-    <button
-      v-if="!trial && rods.length < 3"
-      type="button"
-      class="quiet my-2"
-      @click="ids = [...ids, finishesOf(reading.reading.lure).find(f => !ids.includes(f.id))!.id]"
+    <RodRow
+      v-for="(rod, i) in rods"
+      :key="i"
+      :name="(trial ? SIDES : ROD_NAMES)[i]!"
+      :rod="rod"
+      :may="may(i)"
+      @change="r => change(i, r)"
     >
+      <button
+        v-if="!trial && rods.length > 1"
+        type="button"
+        class="min-h-11 px-2 underline"
+        :aria-label="`Without the ${ROD_NAMES[i]!.toLowerCase()}`"
+        @click="rods = rods.toSpliced(i, 1)"
+      >
+        Without
+      </button>
+    </RodRow>
+    <button v-if="!trial && rods.length < 3" type="button" class="quiet my-2" @click="rods = [...rods, another()]">
       Another rod
     </button>
     <template v-if="trial">
@@ -147,17 +158,13 @@ async function start() {
           @change="v => (pairs = Math.round(v))"
         />
       </ConditionRow>
-      <ConditionRow label="Leave out pairs with a broken spell">
-        <input
-          v-model="leaveOutBroken"
-          type="checkbox"
-          class="size-6 accent-ink"
-          aria-label="Leave out pairs with a broken spell"
-        />
-      </ConditionRow>
-      <p v-if="same" role="alert" class="py-2">One thing must differ: choose two finishes.</p>
+      <fieldset class="border-b border-hair py-1">
+        <legend class="pt-2 font-semibold">Leave a pair out when in one of its spells</legend>
+        <CheckGrid :options="SPOIL_OPTIONS" :on="s => leaveOut.includes(s)" @turn="turn" />
+      </fieldset>
+      <p v-if="untold" role="alert" class="py-2">{{ untold }}</p>
     </template>
-    <button type="button" class="action mt-3 disabled:opacity-60" :disabled="same || !rods.length" @click="start">
+    <button type="button" class="action mt-3 disabled:opacity-60" :disabled="!!untold || !rods.length" @click="start">
       {{ trial ? 'Begin the test' : 'On the water' }}
     </button>
   </section>

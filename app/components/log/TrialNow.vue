@@ -3,8 +3,11 @@ import { computed } from 'vue'
 import { SETTLES, trialVerdict } from '#core/trial/verdict'
 import { finishById } from '#core/lure/finish'
 import { useLogStore } from '~/log/store'
+import { rodWords } from '~/log/pair'
 import { blocksOf, tallyOf, trialOf } from '~/log/trip'
+import { SPOIL_OPTIONS, cap } from '~/words/options'
 import HandFigure from '~/components/figure/HandFigure.vue'
+import CarriedRows from './CarriedRows.vue'
 import LastTap from './LastTap.vue'
 import LogTargets from './LogTargets.vue'
 
@@ -16,7 +19,10 @@ const per = computed(() => trip.value.trial!.castsPerSpell)
 const test = computed(() => trialOf(trip.value, log.taps))
 const blocks = computed(() => blocksOf(trip.value, test.value.spells))
 const result = computed(() => (blocks.value.length ? trialVerdict(blocks.value) : null))
-const finish = (side: 'a' | 'b') => finishById(trip.value.rods[side === 'a' ? 0 : 1]!.finishId)!
+const rod = (side: 'a' | 'b') => trip.value.rods[side === 'a' ? 0 : 1]!
+const finish = (side: 'a' | 'b') => finishById(rod(side).finishId)!
+const differs = computed(() => trip.value.trial!.differs)
+const named = (side: 'a' | 'b') => cap(rodWords(rod(side), differs.value))
 const spell = computed(() => (test.value.now === null ? null : test.value.spells[test.value.now]!))
 const next = computed(() => (test.value.now === null ? null : (test.value.spells[test.value.now + 1] ?? null)))
 const left = computed(() => (spell.value ? per.value - spell.value.casts : 0))
@@ -35,17 +41,22 @@ const headline = computed(() => {
   if (!r) return 'Nothing to look at before the first whole pair.'
   if (r.verdict === 'too-soon') return 'Too soon to call.'
   if (r.verdict === 'alike') return 'Alike: no difference worth a lure.'
-  return `${finish(r.verdict).name}, and looking early did not fool you.`
+  return `${named(r.verdict)}, and looking early did not fool you.`
 })
 const account = computed(() => {
   const r = result.value
   if (!r) return ''
   const whole = (side: 'a' | 'b') => blocks.value.reduce((n, b) => n + b[side].bites, 0)
-  const bites = `In whole pairs ${finish('a').name} has ${whole('a')} bites and ${finish('b').name} ${whole('b')}.`
+  const bites = `In whole pairs ${named('a')} has ${whole('a')} bites and ${named('b')} ${whole('b')}.`
   const odds = `A fair bet that they differ stands at ${r.evidence.toFixed(1)}; at ${SETTLES} it is settled.`
   const more = r.moreCasts ? ` About ${r.moreCasts} more casts if things go on as they have; they may not.` : ''
   return `${bites} ${odds}${more}`
 })
+const spoilt = computed(() =>
+  spell.value?.spoils.some(x => trip.value.trial!.leaveOut.includes(x))
+    ? 'By the rule set beforehand its pair will be left out. Fish it to the end all the same.'
+    : 'Noted. By the rule set beforehand its pair still counts.',
+)
 const width = computed(() => 100 / test.value.spells.length)
 </script>
 
@@ -59,7 +70,7 @@ const width = computed(() => 100 / test.value.spells.length)
         <p class="flex flex-col justify-center px-3 leading-tight" role="status">
           <template v-if="spell">
             <span>on the line now</span>
-            <b class="figure text-value">{{ finish(spell.side).name }}</b>
+            <b class="figure text-value">{{ named(spell.side) }}</b>
             <span class="figure">spell {{ test.now! + 1 }} of {{ test.spells.length }}</span>
           </template>
           <b v-else>All spells are fished.</b>
@@ -73,22 +84,29 @@ const width = computed(() => 100 / test.value.spells.length)
         </p>
         <p v-if="next" class="mt-1 flex items-center gap-3">
           <span class="block h-11 w-24 bg-plate p-1"><HandFigure :finish="finish(next.side)" :line="2.4" /></span>
-          {{ next.side === spell.side ? 'the same again' : finish(next.side).name }}, same spot, {{ per }} casts
+          {{ next.side === spell.side ? 'the same again' : named(next.side) }}, same spot, {{ per }} casts
         </p>
         <p class="mt-2 text-note text-ink2">A landed fish counts as a bite, and so does a miss. A cast comes first.</p>
-        <button
-          type="button"
-          class="quiet mt-2 disabled:opacity-60"
-          :disabled="spell.broken"
-          @click="log.tap('broken')"
-        >
-          {{ spell.broken ? 'This spell is broken' : 'This spell is broken: moved, or the sky changed' }}
-        </button>
+        <p class="mt-2">This spell was spoilt:</p>
+        <p class="mt-1 flex flex-wrap gap-2">
+          <button
+            v-for="o in SPOIL_OPTIONS"
+            :key="o.value"
+            type="button"
+            class="quiet disabled:opacity-60"
+            :disabled="spell.spoils.includes(o.value)"
+            @click="log.tap('broken', { spoil: o.value })"
+          >
+            {{ o.words }}
+          </button>
+        </p>
+        <p v-if="spell.spoils.length" role="status" class="mt-1 text-note">{{ spoilt }}</p>
+        <CarriedRows class="mt-2" />
       </div>
     </div>
     <div class="min-w-0 p-4">
       <h2 class="figure text-lead font-bold">
-        Two colours, one lure, drawn order
+        One thing differs, drawn order
         <span class="ml-2 text-note font-normal text-ink2">
           You do not choose which is next, so neither does your hope.
         </span>
@@ -98,7 +116,7 @@ const width = computed(() => 100 / test.value.spells.length)
           <span class="block h-14 w-28 bg-plate p-1"><HandFigure :finish="finish(side)" :line="2" /></span>
           <span class="leading-tight">
             <b class="figure block text-lead">{{ per100(sums[side]) }} in 100</b>
-            <b class="block">{{ finish(side).name }}</b>
+            <b class="block">{{ named(side) }}</b>
             <span class="block text-note">{{ sums[side].bites }} bites in {{ sums[side].casts }} casts</span>
           </span>
         </li>
@@ -116,7 +134,7 @@ const width = computed(() => 100 / test.value.spells.length)
             :y="s.side === 'a' ? 2 : 21"
             :width="width * 0.84"
             height="17"
-            :fill="s.broken ? 'var(--hair)' : 'none'"
+            :fill="s.spoils.length ? 'var(--hair)' : 'none'"
             :stroke="i === test.now ? 'var(--ink)' : s.casts ? 'var(--ink)' : 'var(--hair)'"
             :stroke-width="i === test.now ? 2.5 : 1"
             :stroke-dasharray="s.casts || i === test.now ? undefined : '3 3'"
@@ -134,15 +152,14 @@ const width = computed(() => 100 / test.value.spells.length)
         </template>
       </svg>
       <p class="text-note text-ink2">
-        Pairs of spells, upper {{ finish('a').name }}, lower {{ finish('b').name }}; a stroke is a bite, grey was
-        broken.
+        Pairs of spells, upper {{ named('a') }}, lower {{ named('b') }}; a stroke is a bite, grey was spoilt.
       </p>
       <h3 class="figure mt-4 text-title font-bold">{{ headline }}</h3>
       <p class="leading-snug">{{ account }}</p>
       <p v-if="result" class="mt-2 leading-snug">
         Bites in 100 casts, nine times in ten between:
         <b v-for="side in ['a', 'b'] as const" :key="side" class="figure block">
-          {{ finish(side).name }} {{ (100 * result.rate[side].low).toFixed(1) }} to
+          {{ named(side) }} {{ (100 * result.rate[side].low).toFixed(1) }} to
           {{ (100 * result.rate[side].high).toFixed(1) }}
         </b>
       </p>

@@ -1,25 +1,20 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { finishById, finishesOf } from '#core/lure/finish'
-import type { LureId } from '#core/lure/types'
+import { finishById } from '#core/lure/finish'
 import { useLogStore } from '~/log/store'
 import { bitesOf, byRod, rodsNow } from '~/log/trip'
-import { requestOf } from '~/reading/reading'
-import { useReadingStore } from '~/reading/store'
-import { useSettingsStore } from '~/settings/store'
-import { CLUE_OPTIONS, LURE_OPTIONS, ROD_NAMES } from '~/words/options'
+import { CLUE_OPTIONS, ROD_NAMES } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
-import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
+import CarriedRows from './CarriedRows.vue'
 import LastTap from './LastTap.vue'
 import LogTargets from './LogTargets.vue'
+import RodRow from './RodRow.vue'
 import TapList from './TapList.vue'
 
 /** The trip under way: rods, targets, what was tapped last, and what changed. */
 const log = useLogStore()
-const reading = useReadingStore()
-const settings = useSettingsStore()
 const now = useNow({ interval: 10_000 })
 const trip = computed(() => log.current!.body)
 const rods = computed(() => rodsNow(trip.value, log.taps))
@@ -33,10 +28,6 @@ async function say() {
   word.value = ''
 }
 const changing = ref(false)
-const rigLure = (lure: LureId) => log.rig(log.rod, { lure, finishId: finishesOf(lure)[0]!.id })
-const rigFinish = (finishId: string) => log.rig(log.rod, { lure: rods.value[log.rod]!.lure, finishId })
-const finishOptions = computed(() => finishesOf(rods.value[log.rod]!.lure).map(f => ({ value: f.id, words: f.name })))
-const conditions = () => log.tap('conditions', { asked: requestOf(reading.reading, settings.units) })
 </script>
 
 <template>
@@ -73,24 +64,17 @@ const conditions = () => log.tap('conditions', { asked: requestOf(reading.readin
           :options="clues"
           @change="v => v !== 'none' && log.tap('clue', { clue: v as (typeof CLUE_OPTIONS)[number]['value'] })"
         />
-        <button type="button" class="quiet" @click="conditions">Note the conditions in Water</button>
         <button type="button" class="quiet" :aria-expanded="changing" @click="changing = !changing">
           Rig this rod anew
         </button>
       </p>
-      <template v-if="changing">
-        <ConditionRow label="Lure">
-          <Choice label="Lure tied on" :value="rods[log.rod]!.lure" :options="LURE_OPTIONS" @change="rigLure" />
-        </ConditionRow>
-        <ConditionRow label="Finish">
-          <Choice
-            label="Finish tied on"
-            :value="rods[log.rod]!.finishId"
-            :options="finishOptions"
-            @change="rigFinish"
-          />
-        </ConditionRow>
-      </template>
+      <RodRow
+        v-if="changing"
+        :name="ROD_NAMES[log.rod]!"
+        :rod="rods[log.rod]!"
+        :may="['lure', 'finish', 'line', 'size']"
+        @change="rod => log.rig(log.rod, rod)"
+      />
       <form class="mt-2 flex gap-2" @submit.prevent="say">
         <input
           v-model="word"
@@ -101,6 +85,7 @@ const conditions = () => log.tap('conditions', { asked: requestOf(reading.readin
         />
         <button type="submit" class="quiet">Note it</button>
       </form>
+      <CarriedRows class="mt-2" />
       <details class="mt-3">
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">Timeline, {{ log.taps.length }} taps</summary>
         <TapList :taps="log.taps" />

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { finishById, finishesOf } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import type { Difference, Rod } from '#shared/schema/record'
+import { LURE_OPTIONS } from '~/words/options'
+import Choice from '~/components/common/Choice.vue'
+import LineField from '~/components/common/LineField.vue'
+import ConditionRow from '~/components/conditions/ConditionRow.vue'
+import HandFigure from '~/components/figure/HandFigure.vue'
+
+/** A rod as it is rigged, with what of it may be chosen here. */
+const props = defineProps<{ name: string; rod: Rod; may: readonly Difference[] }>()
+const emit = defineEmits<{ change: [rod: Rod] }>()
+const of = (what: string) => `${what} of ${props.name.toLowerCase()}`
+const setLure = (lure: LureId) => emit('change', { ...props.rod, lure, finishId: finishesOf(lure)[0]!.id })
+const finishOptions = () => finishesOf(props.rod.lure).map(f => ({ value: f.id, words: f.name }))
+const WORDS = [
+  { key: 'line', like: 'Line, like 10 lb braid' },
+  { key: 'size', like: 'Size, like 5 in or 3/8 oz' },
+] as const
+</script>
+
+<template>
+  <ConditionRow :label="name">
+    <span class="flex flex-wrap items-center gap-2">
+      <span class="block h-11 w-21 bg-plate p-1">
+        <HandFigure :finish="finishById(rod.finishId)!" :line="2.4" />
+      </span>
+      <Choice
+        v-if="may.includes('lure')"
+        :label="of('Lure')"
+        :value="rod.lure"
+        :options="LURE_OPTIONS"
+        @change="setLure"
+      />
+      <Choice
+        v-if="may.includes('finish')"
+        :label="of('Finish')"
+        :value="rod.finishId"
+        :options="finishOptions()"
+        @change="finishId => $emit('change', { ...rod, finishId })"
+      />
+      <b v-else>{{ finishById(rod.finishId)!.name }}</b>
+      <template v-for="w in WORDS" :key="w.key">
+        <LineField
+          v-if="may.includes(w.key)"
+          :label="of(w.key === 'line' ? 'Line' : 'Size')"
+          :value="rod[w.key] ?? ''"
+          :like="w.like"
+          :most="40"
+          @change="text => $emit('change', { ...rod, [w.key]: text || undefined })"
+        />
+      </template>
+      <slot />
+    </span>
+  </ConditionRow>
+</template>

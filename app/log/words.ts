@@ -1,0 +1,44 @@
+import { SPECIES } from '#core/eye/species'
+import { finishById } from '#core/lure/finish'
+import { LURES } from '#core/lure/types'
+import { CLUES } from '#core/prey/odds'
+import type { UnitSystem } from '#core/units'
+import { lengthWords } from '#core/words/quantities'
+import type { Rod, TapRecord } from '#shared/schema/record'
+import { SPOIL_OPTIONS, cap } from '~/words/options'
+import { conditionsWords } from './carried'
+
+const rigWords = ({ lure, finishId, line, size }: Rod) =>
+  [LURES[lure].words, finishById(finishId)?.name ?? finishId, line, size].filter(Boolean).join(', ')
+
+/** What a tap says, in words; a spot by the name it is called by. */
+export function tapWords(t: TapRecord, units: UnitSystem, spotName: (id: string) => string | undefined): string {
+  switch (t.what) {
+    case 'clue':
+      return cap(CLUES[t.clue!].words)
+    case 'word':
+      return t.text!
+    case 'rig':
+      return `Rod ${t.rod + 1}: ${rigWords(t.rig!)}`
+    case 'rod':
+      return `To rod ${t.rod + 1}`
+    case 'depth':
+      return `Running at ${lengthWords(t.depthM!, units)}`
+    case 'spot':
+      return t.spotId ? `To ${spotName(t.spotId) ?? 'another spot'}` : 'To open water'
+    case 'conditions':
+      return cap(conditionsWords(t.asked!, units))
+    case 'broken':
+      return `Spell spoilt: ${SPOIL_OPTIONS.find(o => o.value === (t.spoil ?? 'broken'))!.words.toLowerCase()}`
+    case 'landed': {
+      const fish = [
+        t.species ? SPECIES[t.species].words : '',
+        t.lengthM === undefined ? '' : lengthWords(t.lengthM, units),
+        t.kept ? 'kept' : '',
+      ]
+      return [`Landed, rod ${t.rod + 1}`, ...fish.filter(Boolean)].join(', ')
+    }
+    default:
+      return `${cap(t.what)}, rod ${t.rod + 1}`
+  }
+}
