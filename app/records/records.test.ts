@@ -132,6 +132,45 @@ describe('records', () => {
     await settled(store)
     expect(server.kept).toHaveLength(3)
   })
+  it('are sent from the page where the device has no room for them, and put away once it has', async () => {
+    const server = fakeServer()
+    const store = useRecordsStore()
+    await store.load()
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    })
+    await store.put('lure', lure('Bone'))
+    expect([names(store), store.trouble]).toEqual([['Bone'], 'full'])
+    expect(store.words).toMatch(/^No room left on this device\. What is not sent yet lasts/)
+    await vi.waitFor(() => expect(server.kept).toHaveLength(1))
+    server.away = true
+    await store.put('lure', lure('Black'))
+    put.mockRestore()
+    server.away = false
+    await vi.waitFor(async () => {
+      await store.sync()
+      expect([store.unsent, store.trouble]).toEqual([0, null])
+    })
+    expect(server.kept).toHaveLength(2)
+  })
+  it('are changed over what a device with a clock far ahead has made of them', async () => {
+    const server = fakeServer()
+    server.kept.push(event('018f0000-0000-7000-8000-000000000001', 'r', '2199-01-01T00:00:00.000Z', lure('Theirs')))
+    const store = useRecordsStore()
+    await store.load()
+    await vi.waitFor(() => expect(names(store)).toEqual(['Theirs']))
+    await store.put('lure', lure('Mine'), 'r')
+    expect(names(store)).toEqual(['Mine'])
+    await settled(store)
+    expect(server.kept.at(-1)!.at > '2199').toBe(true)
+  })
+  it('written in one tab are seen in the other at once', async () => {
+    fakeServer().away = true
+    const [one, other] = [useRecordsStore(), useRecordsStore(createPinia())]
+    await Promise.all([one.load(), other.load()])
+    await one.put('lure', lure('Bone'))
+    await vi.waitFor(() => expect([names(other), other.unsent]).toEqual([['Bone'], 1]))
+  })
   it('last as long as the page where the browser keeps nothing, and it is said', async () => {
     const server = fakeServer()
     server.away = true

@@ -38,7 +38,10 @@ async function lasting(): Promise<Shelf> {
     unsentCount: () => db.countFromIndex('events', 'sent', 0),
     async add(events) {
       const change = db.transaction('events', 'readwrite', { durability: 'strict' })
-      await Promise.all([...events.map(e => change.store.put({ ...e, sent: 0 })), change.done])
+      const puts = events.map(e => change.store.put({ ...e, sent: 0 }))
+      // Sent off whole at once: a page that is killed now has left nothing half done.
+      change.commit()
+      await Promise.all([...puts, change.done])
     },
     async settle(sent, told, cursor) {
       const change = db.transaction(['events', 'places'], 'readwrite')

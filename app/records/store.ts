@@ -37,19 +37,38 @@ export const useRecordsStore = defineStore('records', () => {
   let shelf: Promise<Shelf> | null = null
   let syncing: Promise<void> | null = null
   const { again, well, waits } = tryingAgain(() => void sync())
-  /** Never a clock that goes back: of two changes made here the second is the later. */
+  /**
+   * Never a clock that goes back: of two changes made here the second is the later, and a change made here is later
+   * than the one it was made over, however far ahead the clock of the device that made that one (after the hybrid
+   * logical clocks of Kulkarni et al. 2014).
+   */
   let latestMs = 0
 
+  /** What the shelf had no room for: as long as the page lasts it is sent from here, and put on the shelf once it fits. */
+  const spilt = new Map<string, SyncEvent>()
+  let others: BroadcastChannel | null = null
+
   const open = () => (shelf ??= openShelf())
+  const count = async (here: Shelf) => (unsent.value = (await here.unsentCount()) + spilt.size)
 
   async function load(): Promise<void> {
     if (state.value === 'here') return
     const here = await open()
     if (!here.lasting) trouble.value = 'passing'
     if (takeIn(standing, await here.all())) changes.value++
-    unsent.value = await here.unsentCount()
+    await count(here)
     state.value = 'here'
+    listen()
     void sync()
+  }
+  /** What is written in another tab of this device is seen here at once, with or without the server. */
+  function listen(): void {
+    if (typeof BroadcastChannel === 'undefined') return
+    others = new BroadcastChannel('piscator.records')
+    others.onmessage = async ({ data }) => {
+      if (takeIn(standing, data as SyncEvent[])) changes.value++
+      await count(await open())
+    }
   }
 
   /** Records of a kind as they stand, what was taken away left out. */
@@ -63,18 +82,20 @@ export const useRecordsStore = defineStore('records', () => {
   /** Write changes: shown at once, on the shelf as soon as it takes them, then on their way. */
   async function writeAll(entries: readonly Entry[]): Promise<void> {
     const events = entries.map(({ kind, id, body }): SyncEvent => {
-      latestMs = Math.max(Date.now(), latestMs + 1)
+      const known = standing.get(kind)?.get(id)
+      latestMs = Math.max(Date.now(), latestMs + 1, known ? Date.parse(known.at) + 1 : 0)
       const plain = body === null ? null : (JSON.parse(JSON.stringify(body)) as SyncEvent['body'])
       return { id: newId(), kind, recordId: id, at: new Date(latestMs).toISOString(), body: plain }
     })
     takeIn(standing, events)
     changes.value++
+    unsent.value += events.length
     try {
       await (await open()).add(events)
-      unsent.value += events.length
-      if (trouble.value === 'full') trouble.value = null
+      others?.postMessage(events)
     } catch {
       trouble.value = 'full'
+      for (const e of events) spilt.set(e.id, e)
     }
     void sync()
   }
@@ -88,7 +109,8 @@ export const useRecordsStore = defineStore('records', () => {
 
   /** One exchange with the server; whether there is more to come. */
   async function exchange(here: Shelf): Promise<boolean> {
-    const given = await here.unsent(AT_ONCE)
+    const shelved = await here.unsent(AT_ONCE)
+    const given = [...shelved, ...[...spilt.values()].slice(0, AT_ONCE - shelved.length)]
     const response = await fetch('/api/v1/sync', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
@@ -99,10 +121,26 @@ export const useRecordsStore = defineStore('records', () => {
     // What is refused is not sent again, and stays on the device.
     const never = answer.refused.flatMap(r => (given[r.index] ? [given[r.index]!.id] : []))
     if (never.length) refused.value = answer.refused
-    await here.settle([...answer.accepted, ...never], answer.events, answer.cursor)
+    const done = [...answer.accepted, ...never]
+    for (const id of done) spilt.delete(id)
     if (takeIn(standing, answer.events)) changes.value++
-    unsent.value = await here.unsentCount()
+    await here.settle(done, answer.events, answer.cursor).catch((error: unknown) => {
+      trouble.value = 'full'
+      throw error
+    })
+    await count(here)
     return answer.more || unsent.value > 0
+  }
+  /** Put on the shelf what it had no room for. */
+  async function gather(here: Shelf): Promise<void> {
+    if (trouble.value !== 'full') return
+    try {
+      await here.add([...spilt.values()])
+      spilt.clear()
+      trouble.value = null
+    } catch {
+      // Still no room: it is sent from where it is.
+    }
   }
 
   /** Send what is not sent and hear what is new; asked while it does, it is the same exchange. */
@@ -110,6 +148,7 @@ export const useRecordsStore = defineStore('records', () => {
   async function exchangeAll(): Promise<void> {
     try {
       const here = await open()
+      await gather(here)
       while (await exchange(here));
       well()
     } catch {
@@ -118,11 +157,14 @@ export const useRecordsStore = defineStore('records', () => {
       syncing = null
     }
     // What was written while the last exchange was under way goes now.
-    if (!waits() && (await (await open()).unsentCount())) void sync()
+    if (!waits() && (await count(await open()))) void sync()
   }
 
   const words = computed(() => {
-    if (trouble.value === 'full') return 'No room left on this device: the last change lasts as long as this page.'
+    if (trouble.value === 'full') {
+      const kept = unsent.value ? 'What is not sent yet lasts as long as this page.' : 'All of it is sent.'
+      return `No room left on this device. ${kept} Free some room: remove other sites' data or files.`
+    }
     if (trouble.value === 'passing') return 'This browser keeps nothing: what you change lasts as long as this page.'
     return unsent.value ? `${unsent.value} not sent yet; kept on this device.` : ''
   })
