@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM_ARGS } from './tools/chromium'
 
 /**
  * Debian's Chromium against the production build; the server is started by tools/test.mjs, which names it in
@@ -20,16 +21,7 @@ export default defineConfig({
     baseURL: process.env.PISCATOR_URL,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: CHROMIUM_ARGS,
     },
   },
 })

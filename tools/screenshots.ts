@@ -1,17 +1,8 @@
 import { type Page, chromium } from '@playwright/test'
+import { CHROMIUM_ARGS } from './chromium'
 
 /** `npm run shots`: one current picture of each main view, from the running demo (PISCATOR_URL, or port 3000). */
 const BASE = process.env.PISCATOR_URL ?? 'http://127.0.0.1:3000'
-const ARGS = [
-  '--headless',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-]
 const POND = 'water=018f0000-0000-4000-8000-000000000002&lat=34.87&lon=-84.3'
 const DAY = [
   `?${POND}&lure=shallow-crankbait&vis=1.8&tint=green&temp=14.5&at=2026-04-11T14:40&cloud=0.3`,
@@ -209,7 +200,7 @@ const SHOTS: Shot[] = [
 ]
 const wanted = process.argv.slice(2)
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS })
 for (const shot of SHOTS.filter(s => !wanted.length || wanted.includes(s.name))) {
   const context = await browser.newContext({ viewport: { width: shot.size[0], height: shot.size[1] } })
   const page = await context.newPage()

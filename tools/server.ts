@@ -22,11 +22,12 @@ export async function freePort(): Promise<number> {
  * Start the built server and wait until it answers. Without a session secret in the environment it gets a throw-away
  * one.
  */
-export async function startServer(port?: number): Promise<Server> {
+export async function startServer(port?: number, more: Record<string, string> = {}): Promise<Server> {
   const on = port ?? (await freePort())
   const env = {
     NUXT_SESSION_PASSWORD: 'throw-away-throw-away-throw-away-throw-away',
     ...process.env,
+    ...more,
     NITRO_HOST: '127.0.0.1',
     NITRO_PORT: String(on),
   }

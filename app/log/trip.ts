@@ -15,7 +15,7 @@ const isBite = (t: Tap) => BITES.includes(t.body.what)
 export const tapsOf = (taps: readonly Tap[], tripId: string): Tap[] =>
   taps
     .filter(t => t.body.tripId === tripId)
-    .sort((a, b) => a.body.at.localeCompare(b.body.at) || (a.id < b.id ? -1 : 1))
+    .sort((a, b) => (a.body.at === b.body.at ? (a.id < b.id ? -1 : 1) : a.body.at < b.body.at ? -1 : 1))
 
 /** The taps of every trip, each in its order: sorted out once for whoever looks at many. */
 export function tapsByTrip(taps: readonly Tap[]): (tripId: string) => Tap[] {

@@ -17,7 +17,9 @@ export function takeIn(standing: Standing, events: readonly SyncEvent[]): boolea
     let records = standing.get(event.kind)
     if (!records) standing.set(event.kind, (records = new Map()))
     const known = records.get(event.recordId)
-    if (known && !standsOver(event, known)) continue
+    // The server may have held the same change to the present: then its word of when stands.
+    const same = known?.id === event.id
+    if (known && (same ? known.at === event.at : !standsOver(event, known))) continue
     records.set(event.recordId, event)
     changed = true
   }

@@ -82,6 +82,13 @@ describe('changes of the same record', () => {
     ])
       expect(came(order)).toEqual(['c', 'e'])
   })
+  it('stand when the server says they do, where a clock ran ahead', () => {
+    const standing: Standing = new Map()
+    const ahead = event('a', 'r', '2199-01-01T00:00:00.000Z', lure('first'))
+    const held = { ...ahead, at: '2026-05-10T10:00:00.000Z' }
+    expect([takeIn(standing, [ahead]), takeIn(standing, [held]), takeIn(standing, [held])]).toEqual([true, true, false])
+    expect(takeIn(standing, [event('b', 'r', '2026-05-10T10:05:00.000Z', lure('later'))])).toBe(true)
+  })
 })
 
 describe('records', () => {

@@ -1,3 +1,4 @@
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -7,6 +8,9 @@ import { AT_ONCE } from '#shared/sync'
 import { tryingAgain } from './again'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
+
+/** How often other devices are asked after while the page is seen, ms. */
+const HEEDED_MS = 30_000
 
 /** A record as it stands. */
 export interface Kept<K extends RecordKind> {
@@ -35,6 +39,7 @@ export const useRecordsStore = defineStore('records', () => {
   const trouble = ref<'full' | 'passing' | null>(null)
   const refused = shallowRef<SyncAnswer['refused']>([])
   let shelf: Promise<Shelf> | null = null
+  let loaded: Promise<void> | null = null
   let syncing: Promise<void> | null = null
   const { again, well, waits } = tryingAgain(() => void sync())
   /**
@@ -44,15 +49,15 @@ export const useRecordsStore = defineStore('records', () => {
    */
   let latestMs = 0
 
-  /** What the shelf had no room for: as long as the page lasts it is sent from here, and put on the shelf once it fits. */
+  /** What the shelf had no room for: sent from here as long as the page lasts, and put on the shelf once it fits. */
   const spilt = new Map<string, SyncEvent>()
   let others: BroadcastChannel | null = null
 
   const open = () => (shelf ??= openShelf())
   const count = async (here: Shelf) => (unsent.value = (await here.unsentCount()) + spilt.size)
 
-  async function load(): Promise<void> {
-    if (state.value === 'here') return
+  const load = (): Promise<void> => (loaded ??= bring())
+  async function bring(): Promise<void> {
     const here = await open()
     if (!here.lasting) trouble.value = 'passing'
     if (takeIn(standing, await here.all())) changes.value++
@@ -61,8 +66,17 @@ export const useRecordsStore = defineStore('records', () => {
     listen()
     void sync()
   }
-  /** What is written in another tab of this device is seen here at once, with or without the server. */
+  /**
+   * What is written in another tab of this device is seen here at once, with or without the server; what other devices
+   * did is asked for when the page comes to the fore, when there is signal again, and now and then while it is seen.
+   */
   function listen(): void {
+    const heed = () => {
+      if (typeof document !== 'undefined' && !document.hidden) void sync()
+    }
+    useEventListener('online', heed)
+    if (typeof document !== 'undefined') useEventListener(document, 'visibilitychange', heed)
+    useIntervalFn(heed, HEEDED_MS)
     if (typeof BroadcastChannel === 'undefined') return
     others = new BroadcastChannel('piscator.records')
     others.onmessage = async ({ data }) => {

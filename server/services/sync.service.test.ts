@@ -98,12 +98,14 @@ describe('events of an angler', () => {
   it('are nobody else’s, and a clock that runs ahead is held to the present', async () => {
     const [angler, other] = [await newAngler(), await newAngler()]
     const ahead = event(1, NOW + 86_400_000)
-    await sync(angler, [ahead])
+    // The device that ran ahead is told, or it would hold on to its own word for good.
+    expect((await sync(angler, [ahead])).events.map(e => Date.parse(e.at))).toEqual([NOW + 300_000])
+    expect((await sync(angler, [event(2)])).events).toHaveLength(1)
     await sync(other, [ahead])
     const [kept] = (await readOn(angler, null)).events
     expect(Date.parse(kept!.at)).toBe(NOW + 300_000)
     await db.Angler.destroy({ where: { id: other } })
-    expect((await readOn(angler, null)).events).toHaveLength(1)
+    expect((await readOn(angler, null)).events).toHaveLength(2)
   })
   it('end where the bound is', async () => {
     const angler = await newAngler()

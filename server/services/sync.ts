@@ -67,7 +67,8 @@ export async function syncEvents(
     if (!(await hasRoom(db, anglerId, quota))) return { kind: 'quota' }
     await add(db, anglerId, events, nowMs)
   }
-  const sent = new Set(events.map(e => e.id))
+  // What is kept as it was sent is known there; what was held to the present is told, so that the device has it so too.
+  const sentAt = new Map(events.map(e => [e.id, Date.parse(e.at)]))
   const rows = await db.EventRow.findAll({
     where: { anglerId, seq: { [Op.gt]: cursor ?? '0' } },
     order: [['seq', 'ASC']],
@@ -77,7 +78,7 @@ export async function syncEvents(
   const page = rows.slice(0, AT_ONCE)
   return {
     kind: 'synced',
-    events: page.filter(r => !sent.has(r.id)).map(eventOut),
+    events: page.filter(r => sentAt.get(r.id) !== r.at.getTime()).map(eventOut),
     cursor: page.at(-1)?.seq ?? cursor ?? '0',
     more: rows.length > AT_ONCE,
   }

@@ -6,11 +6,13 @@ import { benchDrag } from './drag'
 import { benchKit } from './kit'
 import { benchOptics } from './optics'
 import { benchReadings } from './readings'
+import { benchLog } from './log'
 import { benchStability } from './stability'
+import { benchTrial } from './trial'
 
 /**
- * `npm run bench [optics|answers|stability|readings|day|kit|server|drag]`: times and ratios, printed, never asserted:
- * machines differ, and a slow morning is no fault in the code.
+ * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log]`: times and ratios, printed, never
+ * asserted: machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
 const run = (name: string) => !wanted.length || wanted.includes(name)
@@ -18,11 +20,13 @@ if (run('optics')) benchOptics()
 if (run('answers')) benchAnswers()
 if (run('stability')) benchStability()
 if (run('readings')) benchReadings()
+if (run('trial')) benchTrial()
 if (run('day')) benchDay()
 if (run('kit')) await benchKit()
-if ((run('server') || run('drag')) && !existsSync('.output/server/index.mjs'))
-  console.log('\nBuild first (./run demo) for the server and drag benchmarks.')
+if (['server', 'drag', 'log'].some(run) && !existsSync('.output/server/index.mjs'))
+  console.log('\nBuild first (./run demo) for the server, drag and log benchmarks.')
 else {
   if (run('server')) await benchServer()
   if (run('drag')) await benchDrag()
+  if (run('log')) await benchLog()
 }

@@ -1,5 +1,6 @@
 import { type CDPSession, type Page, chromium } from '@playwright/test'
 import { startServer } from '../server'
+import { CHROMIUM_ARGS } from '../chromium'
 import { table } from './timing'
 
 interface TraceEvent {
@@ -13,16 +14,6 @@ interface TraceEvent {
   args?: { name?: string }
 }
 
-const ARGS = [
-  '--headless',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-]
 const SECONDS = 3
 
 /** Collect a trace of what the page does while `work` runs. */
@@ -86,7 +77,7 @@ async function dragFor(page: Page, name: RegExp): Promise<number> {
 
 /** Drag clarity and depth for three seconds each with the processor slowed four times, and look at the frames. */
 export async function benchDrag(): Promise<void> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS })
   const server = await startServer()
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })

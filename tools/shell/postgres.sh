@@ -4,7 +4,7 @@
 pg_home() { # name
   local home="$STATE/pg-$1"
   if is_root && [ ! -e "$home/data" ] && ! runuser -u postgres -- test -x "$STATE" 2>/dev/null; then
-    home="/var/lib/piscator/$(printf %s "$ROOT" | sha256sum | cut -c1-12)/pg-$1"
+    home="/var/lib/piscator/$(printf %s "${STATE%/.piscator}" | sha256sum | cut -c1-12)/pg-$1"
   fi
   echo "$home"
 }

@@ -37,12 +37,26 @@ async function stop(pids: number[]): Promise<void> {
 const portOf = (data: string): string | undefined =>
   readFileSync(`${data}/postmaster.pid`, 'utf8').split('\n')[3]?.trim()
 
+/** The server of the cluster at a URL, and every process it has made. */
+function clusterAt(url: string): number {
+  const [server] = processes(pid => serves(pid, new URL(url).port))
+  if (!server) throw new Error('the cluster was not found')
+  return server
+}
+
+/** Kill a cluster as a power cut would: nothing is closed, nothing said; back once nothing of it is left. */
+export async function killCluster(url: string): Promise<void> {
+  const server = clusterAt(url)
+  const made = processes(pid => statusOf(pid).parent === server)
+  for (const pid of [server, ...made]) process.kill(pid, 'SIGKILL')
+  while (processes(pid => [server, ...made].includes(pid) && statusOf(pid).state !== 'Z').length) await setTimeout(20)
+}
+
 /**
  * Freeze a cluster as a failing disk or host would: nothing answers and nothing is closed. Gives back how to thaw it.
  */
 export async function freeze(url: string): Promise<() => void> {
-  const [server] = processes(pid => serves(pid, new URL(url).port))
-  if (!server) throw new Error('the cluster was not found')
+  const server = clusterAt(url)
   // The server first: from then on it makes no process that would be missed.
   await stop([server])
   const made = processes(pid => statusOf(pid).parent === server)
