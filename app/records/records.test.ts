@@ -192,4 +192,30 @@ describe('records', () => {
     expect(names(store)).toEqual(['Bone'])
     expect(store.words).toMatch(/as long as this page/)
   })
+  it('are there again where the page was killed before the device had put them away', async () => {
+    fakeServer().away = true
+    const held = new Map<string, string>()
+    vi.stubGlobal('localStorage', {
+      get length() {
+        return held.size
+      },
+      key: (i: number) => [...held.keys()][i],
+      getItem: (k: string) => held.get(k),
+      setItem: (k: string, v: string) => void held.set(k, v),
+      removeItem: (k: string) => void held.delete(k),
+    })
+    const store = useRecordsStore()
+    await store.load()
+    const commit = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new Error('killed')
+    })
+    void store.put('lure', lure('Bone'))
+    void store.put('lure', lure('Black'))
+    expect(held.size).toBe(2)
+    await vi.waitFor(() => expect(commit).toHaveBeenCalled())
+    commit.mockRestore()
+    const again = useRecordsStore(createPinia())
+    await again.load()
+    expect([names(again), again.unsent, held.size]).toEqual([['Black', 'Bone'], 2, 0])
+  })
 })

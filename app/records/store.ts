@@ -6,6 +6,7 @@ import type { RecordKind, RecordOf } from '#shared/schema/record'
 import type { SyncAnswer, SyncEvent } from '#shared/schema/sync'
 import { AT_ONCE } from '#shared/sync'
 import { tryingAgain } from './again'
+import { forgetAhead, leftAhead, writeAhead } from './ahead'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
 
@@ -60,6 +61,8 @@ export const useRecordsStore = defineStore('records', () => {
   async function bring(): Promise<void> {
     const here = await open()
     if (!here.lasting) trouble.value = 'passing'
+    const left = leftAhead()
+    if (left.length) await shelve(here, left)
     if (takeIn(standing, await here.all())) changes.value++
     await count(here)
     state.value = 'here'
@@ -93,6 +96,17 @@ export const useRecordsStore = defineStore('records', () => {
     )
   }
 
+  /** Put on the shelf what was made here, or hold it where there is no room. */
+  async function shelve(here: Shelf, events: readonly SyncEvent[]): Promise<void> {
+    try {
+      await here.add(events)
+      forgetAhead(events)
+    } catch {
+      trouble.value = 'full'
+      for (const e of events) spilt.set(e.id, e)
+    }
+  }
+
   /** Write changes: shown at once, on the shelf as soon as it takes them, then on their way. */
   async function writeAll(entries: readonly Entry[]): Promise<void> {
     const events = entries.map(({ kind, id, body }): SyncEvent => {
@@ -104,13 +118,9 @@ export const useRecordsStore = defineStore('records', () => {
     takeIn(standing, events)
     changes.value++
     unsent.value += events.length
-    try {
-      await (await open()).add(events)
-      others?.postMessage(events)
-    } catch {
-      trouble.value = 'full'
-      for (const e of events) spilt.set(e.id, e)
-    }
+    writeAhead(events)
+    await shelve(await open(), events)
+    others?.postMessage(events)
     void sync()
   }
   const write = <K extends RecordKind>(kind: K, writes: readonly { id: string; body: RecordOf[K] | null }[]) =>
@@ -136,7 +146,9 @@ export const useRecordsStore = defineStore('records', () => {
     const never = answer.refused.flatMap(r => (given[r.index] ? [given[r.index]!.id] : []))
     if (never.length) refused.value = answer.refused
     const done = [...answer.accepted, ...never]
-    for (const id of done) spilt.delete(id)
+    const told = done.flatMap(id => spilt.get(id) ?? [])
+    forgetAhead(told)
+    for (const { id } of told) spilt.delete(id)
     if (takeIn(standing, answer.events)) changes.value++
     await here.settle(done, answer.events, answer.cursor).catch((error: unknown) => {
       trouble.value = 'full'
@@ -145,16 +157,13 @@ export const useRecordsStore = defineStore('records', () => {
     await count(here)
     return answer.more || unsent.value > 0
   }
-  /** Put on the shelf what it had no room for. */
+  /** Put on the shelf what it had no room for; while there is none it is sent from where it is. */
   async function gather(here: Shelf): Promise<void> {
     if (trouble.value !== 'full') return
-    try {
-      await here.add([...spilt.values()])
-      spilt.clear()
-      trouble.value = null
-    } catch {
-      // Still no room: it is sent from where it is.
-    }
+    const held = [...spilt.values()]
+    spilt.clear()
+    trouble.value = null
+    await shelve(here, held)
   }
 
   /** Send what is not sent and hear what is new; asked while it does, it is the same exchange. */

@@ -1,0 +1,28 @@
+import type { SyncEvent } from '#shared/schema/sync'
+
+/**
+ * Written before anything else, in one breath: the shelf takes its time, and a page that is killed within it would lose
+ * what was on its screen already. What reached the shelf is forgotten here.
+ */
+const PREFIX = 'piscator.ahead.'
+/** More at once is no tap but a file, which can be brought in again. */
+const MOST = 50
+const place = () => (typeof localStorage === 'undefined' ? null : localStorage)
+
+export function writeAhead(events: readonly SyncEvent[]): void {
+  if (events.length > MOST) return
+  try {
+    for (const e of events) place()?.setItem(PREFIX + e.id, JSON.stringify(e))
+  } catch {
+    // No room, or none allowed: then the shelf alone has it, as soon as it takes it.
+  }
+}
+export function forgetAhead(events: readonly SyncEvent[]): void {
+  for (const e of events) place()?.removeItem(PREFIX + e.id)
+}
+/** What a page that was killed had written ahead, in the order it was made. */
+export function leftAhead(): SyncEvent[] {
+  const here = place()
+  const keys = Array.from({ length: here?.length ?? 0 }, (_, i) => here!.key(i)!).filter(k => k.startsWith(PREFIX))
+  return keys.sort().map(k => JSON.parse(here!.getItem(k)!) as SyncEvent)
+}
