@@ -72,19 +72,25 @@ export function lnEvidence(blocks: readonly Block[]): number {
   return lnSum(each) - Math.log(ALTERNATIVES.length)
 }
 
+/** A rate with the logarithms of it and of the rest, so that a likelihood on it is two products. */
+const rateAt = (p: number) => ({ p, lnBite: Math.log(p), lnNone: Math.log1p(-p) })
+const lnOn = ({ casts, bites }: Casts, { lnBite, lnNone }: ReturnType<typeof rateAt>) =>
+  bites * lnBite + (casts - bites) * lnNone
 /** Rates worked over, evenly in their logit. */
-const GRID = Array.from({ length: 600 }, (_, i) => 1 / (1 + Math.exp(-(-9 + (12 * i) / 599))))
+const GRID = Array.from({ length: 600 }, (_, i) => rateAt(1 / (1 + Math.exp(-(-9 + (12 * i) / 599)))))
+/** The rate to each that is just too low to be alike. */
+const UNDER = GRID.map(({ p }) => rateAt(ALIKE * p))
 /** Jeffreys' prior for a proportion, on that grid: p^½ (1-p)^½ by the logit. */
-const PRIOR = GRID.map(p => 0.5 * Math.log(p) + 0.5 * Math.log1p(-p))
+const PRIOR = GRID.map(({ lnBite, lnNone }) => 0.5 * lnBite + 0.5 * lnNone)
 const PRIOR_TOTAL = lnSum(PRIOR)
 
 const posterior = (c: Casts): number[] => {
-  const ln = GRID.map((p, i) => lnLikely(c, p) + PRIOR[i]!)
+  const ln = GRID.map((r, i) => lnOn(c, r) + PRIOR[i]!)
   const total = lnSum(ln)
   return ln.map(v => Math.exp(v - total))
 }
 /** Logarithm of the likelihood of what was cast, averaged over Jeffreys' prior. */
-const lnMarginal = (c: Casts) => lnSum(GRID.map((p, i) => lnLikely(c, p) + PRIOR[i]!)) - PRIOR_TOTAL
+const lnMarginal = (c: Casts) => lnSum(GRID.map((r, i) => lnOn(c, r) + PRIOR[i]!)) - PRIOR_TOTAL
 
 /**
  * Logarithm of the evidence that the two are alike: how much likelier what was cast is, averaged over all rates, than
@@ -99,7 +105,7 @@ export function lnAlike(a: Casts, b: Casts): number {
       number,
     ]
     if (l <= ALIKE * h) return lnLikely(high, h) + lnLikely(low, l)
-    return GRID.reduce((best, p) => Math.max(best, lnLikely(high, p) + lnLikely(low, ALIKE * p)), -Infinity)
+    return GRID.reduce((best, r, i) => Math.max(best, lnOn(high, r) + lnOn(low, UNDER[i]!)), -Infinity)
   }
   return lnMarginal(a) + lnMarginal(b) - Math.max(apart(a, b), apart(b, a))
 }
@@ -114,21 +120,33 @@ function rateOf(share: readonly number[]): Rate {
   const at: number[] = []
   share.forEach((p, i) => {
     sum += p
-    while (at.length < 3 && sum >= [0.05, 0.5, 0.95][at.length]!) at.push(GRID[i]!)
+    while (at.length < 3 && sum >= [0.05, 0.5, 0.95][at.length]!) at.push(GRID[i]!.p)
   })
   return { low: at[0]!, best: at[1]!, high: at[2]! }
 }
 
-/** About how many more casts settle it, if bites go on in the same shares. */
+/** How finely the forecast is searched, as a ratio of casts. */
+const FORECAST_RATIO = 1.02
+
+/**
+ * About how many more casts settle it, if bites go on in the same shares. Evidence may fall before it grows, but once
+ * it grows it goes on, so its crossing is found by halving.
+ */
 function moreCasts(a: Casts, b: Casts): number {
   const total = a.casts + b.casts
   const grown = (c: Casts, k: number) => ({ casts: c.casts * k, bites: c.bites * k })
-  for (let k = 1; total * k < MOST_CASTS; k *= 1.08) {
+  const settled = (k: number) => {
     const [x, y] = [grown(a, k), grown(b, k)]
-    if (Math.max(lnEvidence([{ a: x, b: y }]), lnAlike(x, y)) >= Math.log(SETTLES))
-      return Math.max(ROUNDED, Math.round((total * (k - 1)) / ROUNDED) * ROUNDED)
+    return lnEvidence([{ a: x, b: y }]) >= Math.log(SETTLES) || lnAlike(x, y) >= Math.log(SETTLES)
   }
-  return MOST_CASTS
+  let [low, high] = [1, MOST_CASTS / total]
+  if (high <= 1 || !settled(high)) return MOST_CASTS
+  while (high / low > FORECAST_RATIO) {
+    const middle = Math.sqrt(low * high)
+    if (settled(middle)) high = middle
+    else low = middle
+  }
+  return Math.max(ROUNDED, Math.round((total * (high - 1)) / ROUNDED) * ROUNDED)
 }
 
 /** What a fair test of two shows so far; may be asked after every whole block, for ever. */
