@@ -120,6 +120,12 @@ const paths = (callId: JsonSchema) => ({
       responses: { 200: plain('All of it.'), 503: plain('What is missing.') },
     },
   },
+  '/device': {
+    get: {
+      summary: 'Makes this device known by its cookie, before it sends anything.',
+      responses: { 204: plain('Known.'), 503: busy },
+    },
+  },
   '/sign-out': {
     post: { summary: "Ends this angler's sessions on every device.", responses: { 204: plain('Signed out.') } },
   },

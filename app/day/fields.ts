@@ -1,4 +1,5 @@
 import type { LureId } from '#core/lure/types'
+import type { Pin } from '#core/day/pins'
 import type { LanePlace } from '#core/day/request'
 import type { Wind } from '#core/sky/weather'
 import type { SpotBank } from '#shared/schema/record'
@@ -30,6 +31,8 @@ export interface DaySet {
   /** What a change must win back, minutes of fishing. */
   changeMin: number
   minSpellMin: number
+  /** Changes held at an hour by hand. */
+  pins: Pin[]
 }
 
 export const FIRST_DAY: DaySet = {
@@ -45,6 +48,7 @@ export const FIRST_DAY: DaySet = {
   packMost: 7,
   changeMin: 4,
   minSpellMin: 60,
+  pins: [],
 }
 /** A bank to begin with where there is to be one. */
 export const FIRST_BANK: SpotBank = { facingDeg: 90, heightM: 11, acrossHeightM: 11, acrossM: 46 }

@@ -3,6 +3,7 @@ import { useLocalStorage, useRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { weatherOf } from '#core/day/forecast'
+import { type Pin, withPin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import type { Tide } from '#core/request/request'
 import type { ForecastOut } from '#shared/schema/forecast'
@@ -30,8 +31,11 @@ export const useDayStore = defineStore('day', () => {
   const set = useLocalStorage<DaySet>('piscator.day', structuredClone(FIRST_DAY), { mergeDefaults: true })
   const history = useRefHistory(set, { deep: true, capacity: STEPS })
 
+  const lures = (lanes: DaySet['lanes']) => lanes.map(l => l.lure).join()
   const change = (patch: Partial<DaySet>) => {
-    set.value = { ...set.value, ...patch }
+    // Other rods have other finishes: what was held is of the rods before.
+    const others = patch.lanes && !patch.pins && lures(patch.lanes) !== lures(set.value.lanes)
+    set.value = { ...set.value, ...patch, ...(others ? { pins: [] } : {}) }
   }
 
   /** The hours as they are set, or as the reading has them. */
@@ -42,6 +46,10 @@ export const useDayStore = defineStore('day', () => {
   function setHour(hour: number, patch: Partial<HourSet>): void {
     change({ hours: hours.value.map((h, i) => (i === hour ? { ...h, ...patch } : h)) })
   }
+  /** Hold a change at an hour; one that was held or planned at another is moved. */
+  const pin = (to: Pin, wasAtMin: number) => change({ pins: withPin(set.value.pins, to, wasAtMin) })
+  /** Let the held changes go. */
+  const unpin = () => change({ pins: [] })
   const forecast = ref<'none' | 'coming' | 'here' | 'away'>('none')
   /** Take the hours, and in salt water the tide, from the station; what it does not tell stays as it was. */
   async function takeForecast(): Promise<void> {
@@ -131,6 +139,8 @@ export const useDayStore = defineStore('day', () => {
     hours,
     setHour,
     pullCloud,
+    pin,
+    unpin,
     forecast,
     takeForecast,
     date,

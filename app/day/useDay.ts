@@ -1,5 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import type { StepScores } from '#core/day/scores'
 import { handOf } from '~/screen/worker'
@@ -19,6 +20,7 @@ export interface DayQuestion {
   request: DayRequest
   depthsM: number[]
   acrossHeightM: number | null
+  pins: readonly Pin[]
 }
 
 /** What of a request decides its scores: the pack, the cost of a change and the shortest spell do not. */
@@ -67,7 +69,7 @@ export function useDay(ask: () => DayQuestion) {
   async function rankLanes(): Promise<void> {
     const mine = ++newest
     const stale = () => mine !== newest
-    const { request } = ask()
+    const { request, pins } = ask()
     const key = scoresKey(request)
     cancelled.value = false
     try {
@@ -84,7 +86,7 @@ export function useDay(ask: () => DayQuestion) {
           }
         known = { key, scores }
       }
-      const planned = (await work({ kind: 'plan', request, scores: known.scores })) as PlanShown
+      const planned = (await work({ kind: 'plan', request, scores: known.scores, pins })) as PlanShown
       if (stale()) return
       scored.value = known.scores
       plan.value = planned

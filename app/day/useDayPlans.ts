@@ -14,7 +14,7 @@ export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
   const waters = useWatersStore()
   const records = useRecordsStore()
   const keptKey = ref('')
-  const key = computed(() => JSON.stringify(day.request))
+  const key = computed(() => JSON.stringify([day.request, day.set.pins]))
   const kept = computed(() => keptKey.value === key.value)
   onMounted(() => void records.load())
 
@@ -25,6 +25,7 @@ export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
       name: waters.current?.name ?? 'Unnamed water',
       waterId: reading.reading.waterId,
       asked: day.request,
+      ...(day.set.pins.length ? { pins: day.set.pins } : {}),
       pack: plan.value.pack.map(p => p.finishId),
       share: plan.value.packed,
     })
@@ -32,7 +33,7 @@ export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
 
   /** Put the screen back as the plan was made; `copy` keeps the date that is looked at. */
   function open({ body }: Kept<'plan'>, copy: boolean): void {
-    const { asked, waterId } = body
+    const { asked, waterId, pins } = body
     const { timeMs, zone } = reading.reading
     const { water } = asked
     if (waterId) waters.choose(waterId)
@@ -63,6 +64,7 @@ export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
       packMost: asked.packMost ?? FIRST_DAY.packMost,
       changeMin: asked.changeCost === undefined ? FIRST_DAY.changeMin : (asked.changeCost / USUAL_SCORE) * 60,
       minSpellMin: asked.minSpellMin ?? 0,
+      pins: pins ? [...pins] : [],
     })
   }
   watch(key, () => {

@@ -3,6 +3,7 @@ import { hex } from '#core/spectrum/colour'
 import { spellSaid } from '#core/day/answer'
 import { cautionsOfDay } from '#core/day/cautions'
 import { type DayScores, planDay } from '#core/day/plan'
+import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import { type StepScores, dayOf, scoreStep } from '#core/day/scores'
 import { acrossFrom, shadeM } from '#core/day/shade'
@@ -70,7 +71,7 @@ export interface PlanShown {
 export type DayAsk =
   | { kind: 'light'; request: DayRequest; depthsM: number[]; acrossHeightM: number | null }
   | { kind: 'scores'; request: DayRequest; lane: number; from: number; to: number }
-  | { kind: 'plan'; request: DayRequest; scores: DayScores }
+  | { kind: 'plan'; request: DayRequest; scores: DayScores; pins: readonly Pin[] }
 export type DayResult = DayShown | (StepScores | null)[] | PlanShown
 
 const PATH_MIN = 10
@@ -118,10 +119,10 @@ function scores({ request: r, lane, from, to }: Extract<DayAsk, { kind: 'scores'
 
 const of100 = (v: number, whole: number) => (whole > 0 ? Math.round((1000 * v) / whole) / 10 : 0)
 
-function plan({ request: r, scores: told }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
+function plan({ request: r, scores: told, pins }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
   const day = dayOf(r)
   const units = r.units ?? 'metric'
-  const planned = planDay(r, day, told)
+  const planned = planDay(r, day, told, pins)
   const shown = (l: number, spells: readonly Spell[]) =>
     spells.map((spell, i): SpellShown => ({
       from: spell.from,

@@ -101,7 +101,7 @@ describe('kept calls', () => {
     await vi.runOnlyPendingTimersAsync()
     expect(store.all).toMatchObject([{ tiedOn: BONE, state: 'kept', rank: 4 }])
     expect(store.waiting).toEqual([])
-    expect(server.asked).toEqual(['GET /health', 'GET /calls', 'PUT /calls/…'])
+    expect(server.asked).toEqual(['GET /health', 'GET /device', 'GET /calls', 'PUT /calls/…'])
   })
   it('go in the round that is under way, and others are not held up by one that must wait', async () => {
     const server = fakeServer()

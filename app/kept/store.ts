@@ -5,6 +5,7 @@ import { computed, ref, toRaw } from 'vue'
 import type { Fault } from '#shared/faults'
 import type { CallInput } from '#shared/schema/call'
 import { tryingAgain } from '~/records/again'
+import { useDeviceStore } from '~/records/device'
 import { useRecordsStore } from '~/records/store'
 import { type KeptCall, type Waiting, send } from './outbox'
 
@@ -36,6 +37,7 @@ const listed = (w: Extract<Waiting, { kind: 'keep' }>): ListedCall => ({
  */
 export const useCallsStore = defineStore('calls', () => {
   const records = useRecordsStore()
+  const device = useDeviceStore()
   const kept = ref<KeptCall[]>([])
   const waiting = useLocalStorage<Waiting[]>('piscator.waiting', [])
   const health = ref<Health>('unknown')
@@ -71,6 +73,7 @@ export const useCallsStore = defineStore('calls', () => {
 
   async function fetchCalls(): Promise<void> {
     try {
+      await device.isKnown()
       const all: KeptCall[] = []
       for (let page: string | null = '/api/v1/calls'; page;) {
         const response: Response = await fetch(page)

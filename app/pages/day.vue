@@ -54,6 +54,7 @@ const answers = useDay(() => ({
   request: day.request,
   depthsM: STOPS.map(s => s * reachM.value),
   acrossHeightM: day.set.bank?.acrossHeightM ?? null,
+  pins: day.set.pins,
 }))
 const { light, plan, scored, progress, failed, cancelled, cancel, rankLanes } = answers
 
@@ -133,6 +134,7 @@ function openPlan(plan: Kept<'plan'>, copy: boolean) {
   open(plan, copy)
   sheet.value = null
 }
+const held = computed(() => day.set.pins.length)
 const LEGEND = [
   { words: 'colour decides', px: 5.6, dash: undefined },
   { words: 'some', px: 3.2, dash: undefined },
@@ -199,6 +201,7 @@ onMounted(() => void waters.load())
           :depth-m="light?.depthsM[i]"
           :spells="plan?.lanes[i] ?? null"
           :steps="scored[i] ?? []"
+          :pins="day.set.pins.filter(p => p.lane === i)"
           :number-of="numberOf"
           :picked="picked?.lane === i ? picked.spell : null"
           :phone="phone"
@@ -206,6 +209,7 @@ onMounted(() => void waters.load())
           :height="lanePx"
           @pick="spell => (picked = { lane: i, spell })"
           @edit="sheet = 'setup'"
+          @pin="(pin, was) => day.pin({ ...pin, lane: i }, was)"
         />
       </ul>
       <ShadeStrip v-if="day.set.bank" :height="SHADE_PX" @edit="sheet = 'setup'" />
@@ -216,6 +220,9 @@ onMounted(() => void waters.load())
           </svg>
           {{ k.words }}
         </span>
+        <button v-if="held" type="button" class="min-h-11 underline" @click="day.unpin()">
+          {{ held === 1 ? 'One change is' : `${held} changes are` }} held by you: let go
+        </button>
         <span class="ml-auto text-ink2">
           A change must win back {{ Math.round(day.set.changeMin) }} minutes of fishing.
         </span>

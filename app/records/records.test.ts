@@ -30,7 +30,8 @@ function fakeServer() {
   const state = { kept: [] as SyncEvent[], away: false, loseAnswers: false, posts: 0 }
   vi.stubGlobal(
     'fetch',
-    vi.fn(async (_: string, init: RequestInit) => {
+    vi.fn(async (url: string, init: RequestInit) => {
+      if (url === '/api/v1/device') return new Response(null, { status: state.away ? 503 : 204 })
       state.posts++
       if (state.away) throw new TypeError('away')
       const { cursor, events } = JSON.parse(init.body as string) as { cursor: string | null; events: SyncEvent[] }
@@ -170,6 +171,31 @@ describe('records', () => {
     expect(names(store)).toEqual(['Mine'])
     await settled(store)
     expect(server.kept.at(-1)!.at > '2199').toBe(true)
+  })
+  it('of the angler this device becomes are heard from the beginning', async () => {
+    const server = fakeServer()
+    const store = useRecordsStore()
+    await store.load()
+    await store.put('lure', lure('Mine'))
+    await settled(store)
+    // Another angler's records, older than how far this device has read.
+    server.kept.unshift(event('018f0000-0000-7000-8000-000000000001', 'q', '2026-01-01T00:00:00.000Z', lure('Theirs')))
+    await store.hearAnew()
+    expect(names(store)).toEqual(['Mine', 'Theirs'])
+  })
+  it('are sent by nobody before the device is known, and by nobody else after', async () => {
+    const asked: string[] = []
+    let answer = (_: Response) => {}
+    vi.stubGlobal('fetch', async (url: string) => {
+      asked.push(url)
+      return url === '/api/v1/device' ? new Promise<Response>(r => (answer = r)) : new Response('{}', { status: 500 })
+    })
+    const store = useRecordsStore()
+    await store.load()
+    await store.put('lure', lure('Bone'))
+    await vi.waitFor(() => expect(asked).toEqual(['/api/v1/device']))
+    answer(new Response(null, { status: 204 }))
+    await vi.waitFor(() => expect(asked).toEqual(['/api/v1/device', '/api/v1/sync']))
   })
   it('written in one tab are seen in the other at once', async () => {
     fakeServer().away = true

@@ -18,6 +18,8 @@ export interface Shelf {
   /** Note what the server has acknowledged and told, and how far it was read: all or nothing. */
   settle: (sent: readonly string[], told: readonly SyncEvent[], cursor: string) => Promise<void>
   cursor: () => Promise<string | null>
+  /** Forget how far was read. */
+  beginAnew: () => Promise<void>
 }
 
 const NAME = 'piscator'
@@ -55,6 +57,7 @@ async function lasting(): Promise<Shelf> {
       await change.done
     },
     cursor: async () => (await db.get('places', 'cursor')) ?? null,
+    beginAnew: () => db.delete('places', 'cursor'),
   }
 }
 
@@ -79,6 +82,9 @@ function inMemory(): Shelf {
       place = cursor
     },
     cursor: async () => place,
+    beginAnew: async () => {
+      place = null
+    },
   }
 }
 

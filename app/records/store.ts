@@ -7,9 +7,12 @@ import type { SyncAnswer, SyncEvent } from '#shared/schema/sync'
 import { AT_ONCE } from '#shared/sync'
 import { tryingAgain } from './again'
 import { forgetAhead, leftAhead, writeAhead } from './ahead'
+import { useDeviceStore } from './device'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
 
+/** How long an answer of the server is waited for, ms. */
+const ANSWER_MS = 20_000
 /** How often other devices are asked after while the page is seen, ms. */
 const HEEDED_MS = 30_000
 
@@ -31,6 +34,7 @@ export interface Entry extends Pick<SyncEvent, 'kind' | 'body'> {
  * twice.
  */
 export const useRecordsStore = defineStore('records', () => {
+  const device = useDeviceStore()
   const standing: Standing = new Map()
   /** Counts changes of what stands. */
   const changes = ref(0)
@@ -133,10 +137,13 @@ export const useRecordsStore = defineStore('records', () => {
 
   /** One exchange with the server; whether there is more to come. */
   async function exchange(here: Shelf): Promise<boolean> {
+    await device.isKnown()
     const shelved = await here.unsent(AT_ONCE)
     const given = [...shelved, ...[...spilt.values()].slice(0, AT_ONCE - shelved.length)]
     const response = await fetch('/api/v1/sync', {
       method: 'POST',
+      // A line that neither answers nor breaks off must not hold up every later try.
+      signal: AbortSignal.timeout(ANSWER_MS),
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ cursor: await here.cursor(), events: given }),
     })
@@ -183,6 +190,13 @@ export const useRecordsStore = defineStore('records', () => {
     if (!waits() && (await count(await open()))) void sync()
   }
 
+  /** Hear everything from the beginning: this device is another angler's now, whose events came before. */
+  async function hearAnew(): Promise<void> {
+    await syncing
+    await (await open()).beginAnew()
+    await sync()
+  }
+
   const words = computed(() => {
     if (trouble.value === 'full') {
       const kept = unsent.value ? 'What is not sent yet lasts as long as this page.' : 'All of it is sent.'
@@ -191,5 +205,5 @@ export const useRecordsStore = defineStore('records', () => {
     if (trouble.value === 'passing') return 'This browser keeps nothing: what you change lasts as long as this page.'
     return unsent.value ? `${unsent.value} not sent yet; kept on this device.` : ''
   })
-  return { state, unsent, trouble, refused, words, changes, load, list, put, write, writeAll, remove, sync }
+  return { state, unsent, trouble, refused, words, changes, load, list, put, write, writeAll, remove, sync, hearAnew }
 })

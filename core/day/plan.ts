@@ -1,6 +1,7 @@
 import { HOUR_MIN } from '#core/units'
 import type { DayLane, DayRequest } from '#core/day/request'
 import { bestPack, lostWithout } from '#core/day/pack'
+import { type Pin, heldWorth } from '#core/day/pins'
 import type { Day, StepScores } from '#core/day/scores'
 import { type ChangeRules, type Lane, type LanePlan, bestSpells } from '#core/day/spells'
 import { finishesOf } from '#core/lure/finish'
@@ -46,8 +47,21 @@ export const rulesOf = (r: DayRequest): ChangeRules => ({
   minSpellMin: r.minSpellMin ?? 0,
 })
 
-/** Plan a day from what was scored: nothing here asks the optics, so that costs and packs can be tried at once. */
-export function planDay(r: DayRequest, { steps }: Day, scores: DayScores): DayPlan {
+/** What a lane's spells are worth, score × hours. */
+const worthOf = ({ worth }: Lane, { spells }: LanePlan, { changeCost }: ChangeRules): number =>
+  spells.reduce(
+    (sum, { from, to, finish }) => {
+      for (let t = from; t < to; t++) sum += worth[finish]![t]!
+      return sum
+    },
+    -changeCost * Math.max(0, spells.length - 1),
+  )
+
+/**
+ * Plan a day from what was scored: nothing here asks the optics, so that costs and packs can be tried at once. Changes
+ * that are held bind the pack and its spells, not what the day could be worth.
+ */
+export function planDay(r: DayRequest, { steps }: Day, scores: DayScores, pins: readonly Pin[] = []): DayPlan {
   const minutes = steps.map(s => s.endMin - s.atMin)
   const rules = rulesOf(r)
   const lanes = r.lures.map((asked, l): Lanes => {
@@ -57,7 +71,15 @@ export function planDay(r: DayRequest, { steps }: Day, scores: DayScores): DayPl
   })
   const every = lanes.map(({ lane, ids }) => ({ lane, finishes: ids.map((_, i) => i) }))
   const free = every.map(({ lane, finishes }) => bestSpells(lane, finishes, rules))
-  const { chosen, value } = bestPack(every, r.packMost ?? USUAL_PACK, rules)
+  const held = every.map(({ lane, finishes }, l) => {
+    const mine = pins.filter(p => p.lane === l)
+    return { lane: { ...lane, worth: heldWorth(lane, lanes[l]!.ids, steps, mine) }, finishes }
+  })
+  const { chosen } = bestPack(held, r.packMost ?? USUAL_PACK, rules)
+  const packed = held.map(({ lane }, l) => {
+    const plan = chosen[l]!.length ? bestSpells(lane, chosen[l]!, rules) : null
+    return plan && { ...plan, value: worthOf(every[l]!.lane, plan, rules) }
+  })
   const lost = every.map((of, l) => lostWithout(of, chosen[l]!, rules))
   const oneEach = every.map(({ lane, finishes }) => Math.max(...finishes.map(f => bestSpells(lane, [f], rules).value)))
   const sum = (values: readonly number[]) => values.reduce((s, v) => s + v, 0)
@@ -67,7 +89,7 @@ export function planDay(r: DayRequest, { steps }: Day, scores: DayScores): DayPl
     pack: chosen.flatMap((of, laneIndex) =>
       of.map((f, i) => ({ laneIndex, finishId: lanes[laneIndex]!.ids[f]!, lost: lost[laneIndex]![i]! })),
     ),
-    packed: every.map(({ lane }, l) => (chosen[l]!.length ? bestSpells(lane, chosen[l]!, rules) : null)),
-    worth: { all: sum(free.map(p => p.value)), pack: value, oneEach: sum(oneEach) },
+    packed,
+    worth: { all: sum(free.map(p => p.value)), pack: sum(packed.map(p => p?.value ?? 0)), oneEach: sum(oneEach) },
   }
 }

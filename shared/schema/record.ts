@@ -1,5 +1,6 @@
 import Joi from 'joi'
 import { type DrillTopic, TOPICS } from '#core/words/drills'
+import type { Pin } from '#core/day/pins'
 import { DAY_REQUEST, type DayRequest } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'
@@ -24,6 +25,8 @@ export interface PlanRecord {
   name: string
   waterId: string | null
   asked: DayRequest
+  /** Changes held by hand. */
+  pins?: readonly Pin[]
   /** What was packed, by finish. */
   pack: string[]
   /** Of 100: what the pack is worth beside everything. */
@@ -211,6 +214,8 @@ const coat = record<OwnCoat>('A coat', {
 
 const number = (name: string, [least, most]: readonly [number, number]) =>
   Joi.number().strict().min(least).max(most).label(name)
+/** Of a day that may go on past midnight. */
+const minutes = (name: string) => number(name, [0, 2880])
 const word = (name: string, words: readonly string[]) =>
   Joi.string()
     .valid(...words)
@@ -240,6 +245,19 @@ export const RECORDS = {
     name: line('The name').required(),
     waterId: uuidSchema('The water').allow(null).required(),
     asked: schemaOf(DAY_REQUEST).required(),
+    pins: Joi.array()
+      .items(
+        record<Pin>('A held change', {
+          lane: number('The rod', [0, 7]).integer().required(),
+          fromMin: minutes('The start').required(),
+          atMin: minutes('The change').required(),
+          toMin: minutes('The end').required(),
+          before: finishId('The finish before').required(),
+          after: finishId('The finish after').required(),
+        }),
+      )
+      .max(40)
+      .label('The held changes'),
     pack: Joi.array().items(finishId('What is packed')).max(40).label('The pack').required(),
     share: Joi.number().strict().min(0).max(100).label('The share').required(),
   }),

@@ -90,6 +90,7 @@ test('five hundred taps of two devices end as the same five hundred rows', async
   const sent = first.waitForResponse('**/api/v1/sync')
   await first.getByRole('button', { name: 'On the water' }).click()
   await sent
+  // As by a recovery code: both are the same angler.
   await other.addCookies(await one.cookies())
   let second = await other.newPage()
   await second.clock.setSystemTime(Date.now() - 3 * 86_400_000)
@@ -103,15 +104,20 @@ test('five hundred taps of two devices end as the same five hundred rows', async
   await one.setOffline(true)
   await Promise.all([tapTimes(first, 60), tapTimes(second, 40)])
 
-  // The second device's tab is killed in mid-tap: what was counted on the screen is there when it is opened again.
+  // The second device's tab is killed in mid-tap: what was counted on the screen is there when it is opened again. It
+  // hears nothing meanwhile: what the other device tells comes again by itself.
+  await other.setOffline(true)
+  await expect(second.getByText(/not sent yet/)).toBeVisible()
   const killer = await other.newCDPSession(second)
   const tapping = tapTimes(second, 1000).catch(() => {})
-  await expect.poll(() => counted(second)).toBeGreaterThan(120)
+  const before = await counted(second)
+  await expect.poll(() => counted(second)).toBeGreaterThan(before + 30)
   const shown = await counted(second)
   const dead = second.waitForEvent('crash')
   killer.send('Page.crash').catch(() => {})
   await dead
   await Promise.race([tapping, second.close()])
+  await other.setOffline(false)
   second = await other.newPage()
   await openLog(second)
   await expect(bite(second)).toBeVisible()

@@ -49,10 +49,10 @@ export function benchTrial(): void {
       ['all', String(tests), percent(each.flatMap(e => e.called))],
     ],
   )
-  const power = ([0.4, 0.2, 0.1] as const).map(rate => {
+  const power = ([0.4, 0.2, 0.13, 0.1] as const).map(rate => {
     const after = Array.from({ length: REAL.tests }, () => calledAfter(REAL.blocks, REAL.casts, [rate, rate / 2], even))
     return [
-      `${rate.toFixed(2)} and ${(rate / 2).toFixed(2)}`,
+      `${rate} and ${rate / 2}`,
       ...LENGTHS.map(total => percent(after.map(n => n * REAL.casts * 2 <= total))),
     ]
   })

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import type { Pin } from '#core/day/pins'
 import type { StepScores } from '#core/day/scores'
 import { finishById } from '#core/lure/finish'
+import DragHandle from '~/components/common/DragHandle.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import Silhouette from '~/components/figure/Silhouette.vue'
 import type { LaneSet } from '~/day/fields'
@@ -17,6 +19,8 @@ const props = defineProps<{
   lane: LaneSet
   depthM: number | undefined
   spells: readonly SpellShown[] | null
+  /** Changes of this lane that are held by hand. */
+  pins: readonly Pin[]
   steps: readonly (StepScores | null)[]
   /** Numbers of the packed finishes. */
   numberOf: (finishId: string) => number | null
@@ -26,8 +30,12 @@ const props = defineProps<{
   first: boolean
   height: number
 }>()
-const emit = defineEmits<{ pick: [spell: number]; edit: [] }>()
-const { light, xOf, width, namesPx, cursorMin } = useDayScale()
+const emit = defineEmits<{ pick: [spell: number]; edit: []; pin: [pin: Omit<Pin, 'lane'>, wasAtMin: number] }>()
+const { light, xOf, minOf, width, namesPx, cursorMin } = useDayScale()
+const stepMin = computed(() => {
+  const [first] = light.value?.steps ?? []
+  return first ? first.endMin - first.atMin : 30
+})
 const { lengthText } = useUnits()
 /** A spell narrower than this shows no words of why; one narrower still no name. */
 const [WHY_PX, NAME_PX, FIGURE_PX] = [330, 96, 44] as const
@@ -72,6 +80,42 @@ const ashore = computed(() => {
   }
   return out
 })
+/** Where one finish gives way to another: an edge that can be pulled to another hour, and is held there. */
+const edges = computed(() => {
+  const steps = light.value?.steps ?? []
+  return (props.spells ?? []).slice(1).flatMap((after, i) => {
+    const before = props.spells![i]!
+    const [first, at, last] = [steps[before.from], steps[after.from], steps[after.to - 1]]
+    if (!first || !at || !last) return []
+    const held = props.pins.some(p => p.atMin === at.atMin && p.before === before.finishId)
+    return [{ i, before, after, fromMin: first.atMin, atMin: at.atMin, toMin: last.endMin, held }]
+  })
+})
+const pulled = ref<{ i: number; min: number } | null>(null)
+const minOfEdge = (e: { i: number; atMin: number }) => (pulled.value?.i === e.i ? pulled.value.min : e.atMin)
+const inSteps = (min: number) => {
+  const starts = light.value?.steps.map(s => s.atMin) ?? []
+  return starts.reduce((a, b) => (Math.abs(b - min) < Math.abs(a - min) ? b : a), min)
+}
+type Edge = (typeof edges.value)[number]
+/** An edge follows the finger and is held where it is let go; by keys each press is both. */
+let underFinger = false
+function pull(e: Edge, min: number) {
+  pulled.value = { i: e.i, min: inSteps(min) }
+  if (!underFinger) letGo(e)
+}
+function hold(e: Edge, on: boolean) {
+  underFinger = on
+  if (!on) letGo(e)
+}
+function letGo({ i, before, after, fromMin, atMin, toMin }: Edge) {
+  const min = pulled.value?.i === i ? pulled.value.min : atMin
+  pulled.value = null
+  if (min !== atMin) {
+    emit('pin', { fromMin, atMin: min, toMin, before: before.finishId, after: after.finishId }, atMin)
+  }
+}
+const nameOf = (s: SpellShown) => finishById(s.finishId)?.name ?? s.finishId
 const figureH = computed(() => Math.max(24, props.height - 38))
 </script>
 
@@ -133,12 +177,35 @@ const figureH = computed(() => Math.max(24, props.height - 38))
           <span v-if="b.w > NAME_PX">{{ b.finish?.name }}</span>
         </span>
       </button>
-      <span
-        v-for="b in blocks.filter(b => b.spell > 0 && b.first)"
-        :key="b.from"
-        class="absolute top-0 bottom-0 w-0.5 bg-ink"
-        :style="{ left: `${b.x - 1}px` }"
-      />
+      <DragHandle
+        v-for="e in edges"
+        :key="`${e.before.finishId}.${e.after.finishId}.${e.i}`"
+        :label="`Change from ${nameOf(e.before)} to ${nameOf(e.after)}${e.held ? ', held by you' : ''}`"
+        :value="minOfEdge(e)"
+        :min="e.fromMin + stepMin"
+        :max="e.toMin - stepMin"
+        :step="stepMin"
+        :text="clock(minOfEdge(e))"
+        :x="xOf(minOfEdge(e))"
+        :y="height / 2"
+        :w="FINGER_PX"
+        :h="height"
+        :move="(dx, _dy, from) => from + minOf(dx) - minOf(0)"
+        @change="m => pull(e, m)"
+        @held="on => hold(e, on)"
+      >
+        <svg :height="height" width="18" class="pointer-events-none" aria-hidden="true">
+          <path :d="`M9 0V${height}`" stroke="var(--ink)" :stroke-width="pulled?.i === e.i ? 4 : 2" />
+          <circle
+            cx="9"
+            :cy="height - 8"
+            r="6"
+            stroke="var(--ink)"
+            stroke-width="2"
+            :fill="e.held ? 'var(--ink)' : 'var(--page)'"
+          />
+        </svg>
+      </DragHandle>
       <span
         v-for="a in ashore"
         :key="a.x"

@@ -28,6 +28,8 @@ async function say() {
   word.value = ''
 }
 const changing = ref(false)
+/** Thousands of taps are not drawn before they are looked at. */
+const listed = ref(false)
 </script>
 
 <template>
@@ -86,9 +88,9 @@ const changing = ref(false)
         <button type="submit" class="quiet">Note it</button>
       </form>
       <CarriedRows class="mt-2" />
-      <details class="mt-3">
+      <details class="mt-3" @toggle="listed = ($event.target as HTMLDetailsElement).open">
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">Timeline, {{ log.taps.length }} taps</summary>
-        <TapList :taps="log.taps" />
+        <TapList v-if="listed" :taps="log.taps" />
       </details>
       <button type="button" class="quiet mt-2" @click="log.end()">End the trip</button>
     </div>
