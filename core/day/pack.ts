@@ -110,6 +110,7 @@ export function bestPack(
 
 /** What the day loses without each packed finish, with the lane's others in its place: score × hours. */
 export function lostWithout({ lane }: { lane: Lane }, chosen: readonly number[], rules: ChangeRules): number[] {
+  if (!chosen.length) return []
   const value = bestSpells(lane, chosen, rules).value
   return chosen.map(f => {
     const others = chosen.filter(g => g !== f)

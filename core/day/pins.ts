@@ -14,12 +14,12 @@ export interface Pin {
   after: string
 }
 
-/** So far below any score that a plan breaks a pin only where there is no way to keep it, score × hours. */
-const BROKEN = -1e3
+/** So far above any score that a plan breaks a pin only where there is no way to keep it, score × hours. */
+const KEPT = 100
 
 /**
- * A lane's worth with its pins held: while one holds a finish no other counts. A pin that names a finish the lane does
- * not have is none.
+ * A lane's worth with its pins held: while one holds a finish, keeping to it outweighs everything. Plans found with it
+ * are worth what they are without. A pin that names a finish the lane does not have is none.
  * @param ids the lane's finishes in the order of its worth
  */
 export function heldWorth(
@@ -33,7 +33,7 @@ export function heldWorth(
     return pin ? (atMin < pin.atMin ? pin.before : pin.after) : null
   })
   if (held.every(id => id === null)) return worth
-  return worth.map((of, f) => of.map((w, t) => (held[t] === null || held[t] === ids[f] ? w : BROKEN)))
+  return worth.map((of, f) => of.map((w, t) => (held[t] === ids[f] ? w + KEPT : w)))
 }
 
 /** Pins with one more, or with one moved: those it reaches into give way to it. */
