@@ -2,8 +2,8 @@ import { type Finish, finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
-import { measure } from '#core/sight/measure'
-import { lookAlikeGroups } from '#core/sight/likeness'
+import { looksOf } from '#core/sight/likeness'
+import { apartJnd, measure } from '#core/sight/measure'
 
 /** A scene that is fished: a request for a ranking, and how much it counts. */
 export type Scene = Omit<Request, 'limit'> & { weight?: number }
@@ -39,7 +39,8 @@ export function scoreScene({ weight = 1, ...request }: Scene, extra: readonly Fi
   const scores = new Array<number>(finishes.length)
   for (const j of ranked) scores[index.get(j.finish)!] = j.score
   const best = ranked.slice(0, BEST)
-  const alike = lookAlikeGroups(ranked).filter(g => g.some(m => best.includes(m)))
-  const near = new Set([...best, ...alike.flat()].map(m => index.get(m.finish)!))
-  return { lure: request.lure, weight, scores, near: [...near] }
+  // A look is told by its best finish, so those of the best three are the first looks there are: the rest need none.
+  const [firsts, rest] = [looksOf(best).map(look => look[0]!), ranked.slice(BEST)]
+  const near = [...best, ...rest.filter(m => firsts.some(f => apartJnd(f, m) < 1))]
+  return { lure: request.lure, weight, scores, near: near.map(m => index.get(m.finish)!) }
 }

@@ -9,6 +9,13 @@ async function openDay(page: Page, settings: Record<string, string> = {}): Promi
   await visit(page, `/day${POND}`, settings)
   await planned(page)
 }
+/** Changes cost next to nothing, and one rod is fished. */
+const CHANGING = {
+  lanes: [{ lure: 'spinnerbait', place: 'open', depthM: null }],
+  packMost: 4,
+  changeMin: 0.5,
+  minSpellMin: 60,
+}
 const panel = (page: Page) => page.getByRole('region', { name: 'What to pack' })
 const planned = (page: Page) => expect(panel(page)).toContainText('of 100', { timeout: 30_000 })
 const settled = async (page: Page) => {
@@ -46,6 +53,24 @@ for (const hand of HANDS) {
       await press(page.getByRole('link', { name: /in Water/ }))
       await expect(page.getByTestId('call').first()).toBeVisible()
       await expect.poll(() => valueOf(page, 'Time of day')).toBe(hour)
+    })
+    test('pulls a change to another hour, where it is held until it is let go', async ({ page }) => {
+      // A dark morning, a bright day and a dark evening: changes worth a while.
+      await openDay(page, { 'piscator.day': JSON.stringify(CHANGING) })
+      await settled(page)
+      const { press, pull } = await handOf(hand, page)
+      const edge = page.getByRole('slider', { name: /^Change from/ }).first()
+      const name = (await edge.getAttribute('aria-label'))!
+      const at = Number(await edge.getAttribute('aria-valuenow'))
+      await pull(edge, { dx: hand === 'touch' ? 12 : 30, keys: ['ArrowRight'] })
+      const held = page.getByRole('slider', { name: `${name}, held by you` })
+      await expect(held).toBeVisible()
+      await settled(page)
+      expect(Number(await held.getAttribute('aria-valuenow'))).toBeGreaterThan(at)
+      await press(page.getByRole('button', { name: /held by you: let go/ }))
+      await settled(page)
+      await expect(held).toBeHidden()
+      expect(await valueOf(page, name)).toBe(at)
     })
   })
 }

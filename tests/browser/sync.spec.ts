@@ -87,7 +87,7 @@ test('five hundred taps of two devices end as the same five hundred rows', async
   const [one, other] = [await browser.newContext(), await browser.newContext()]
   const first = await one.newPage()
   await openLog(first)
-  const sent = first.waitForResponse('**/api/v1/sync')
+  const sent = first.waitForResponse(r => r.url().endsWith('/sync') && !!r.request().postData()?.includes('"trip"'))
   await first.getByRole('button', { name: 'On the water' }).click()
   await sent
   // As by a recovery code: both are the same angler.

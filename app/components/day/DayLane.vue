@@ -94,8 +94,8 @@ const edges = computed(() => {
 const pulled = ref<{ i: number; min: number } | null>(null)
 const minOfEdge = (e: { i: number; atMin: number }) => (pulled.value?.i === e.i ? pulled.value.min : e.atMin)
 const inSteps = (min: number) => {
-  const starts = light.value?.steps.map(s => s.atMin) ?? []
-  return starts.reduce((a, b) => (Math.abs(b - min) < Math.abs(a - min) ? b : a), min)
+  const starts = light.value?.steps.map(s => s.atMin) ?? [min]
+  return starts.reduce((a, b) => (Math.abs(b - min) < Math.abs(a - min) ? b : a))
 }
 type Edge = (typeof edges.value)[number]
 /** An edge follows the finger and is held where it is let go; by keys each press is both. */
@@ -136,7 +136,7 @@ const figureH = computed(() => Math.max(24, props.height - 38))
       </span>
       <span v-if="!phone" class="px-1 font-sans text-note text-ink2">{{ where }}</span>
     </button>
-    <div class="relative" :style="{ width: `${width}px`, height: `${height}px` }">
+    <div class="relative overflow-x-clip" :style="{ width: `${width}px`, height: `${height}px` }">
       <p v-if="spells && !spells.length" class="p-3 text-ink2">Nothing packed for this rod.</p>
       <div v-else-if="!spells" class="absolute inset-x-0 top-1 bottom-4 bg-sunk" />
       <button
@@ -194,6 +194,12 @@ const figureH = computed(() => Math.max(24, props.height - 38))
         @change="m => pull(e, m)"
         @held="on => hold(e, on)"
       >
+        <b
+          v-if="pulled?.i === e.i"
+          class="figure pointer-events-none absolute top-0 left-1/2 ml-1 bg-ink px-1 text-small text-page"
+        >
+          {{ clock(pulled.min) }}
+        </b>
         <svg :height="height" width="18" class="pointer-events-none" aria-hidden="true">
           <path :d="`M9 0V${height}`" stroke="var(--ink)" :stroke-width="pulled?.i === e.i ? 4 : 2" />
           <circle
