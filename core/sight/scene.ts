@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache'
 import { type Eye, eyeOf } from '#core/eye/eye'
 import { type SpeciesId, species } from '#core/eye/species'
 import { type Heading, LightColumn, type LightField } from '#core/light-field/lightField'
@@ -72,16 +73,34 @@ export function usualFishM(visibilityM: number): number {
 const bedUnder = (background: BackgroundId) =>
   backgroundReflectance(BACKGROUNDS[background].kind === 'bottom' ? background : USUAL_BED)!
 
+/** Water under a sky, at no depth yet. */
+type LitWater = Pick<Scene, 'water' | 'sky' | 'column'>
+/**
+ * As many are kept as a day has half hours: another lure, depth or distance under the same sky, in the next request or
+ * in the next lane of a day, finds the light there already. Some 0.1 MB each.
+ */
+const KEPT = 40
+const lit = new LRUCache<string, LitWater>({ max: KEPT })
+
+function litWater({ tint, salt, visibilityM, sky: under, waterM, background }: SceneInput): LitWater {
+  const key = JSON.stringify([tint, salt, visibilityM, under, waterM, waterM === null ? null : background])
+  const known = lit.get(key)
+  if (known) return known
+  const water = waterFromReading(TINTS[tint].recipe, salt, visibilityM)
+  const sky = skyLight(under)
+  const bed = waterM === null ? null : { depthM: waterM, reflectance: bedUnder(background) }
+  const made = { water, sky, column: new LightColumn(water, sky, bed) }
+  lit.set(key, made)
+  return made
+}
+
 /**
  * Work the chain: water from the reading, sky, light at the lure's depth, and the views from all sides.
  * @param eye whose it is; the species' where another is not named
  */
 export function buildScene(input: SceneInput, eye: Eye = eyeOf(species(input.species))): Scene {
   const { depthM, waterM, background, fishM } = input
-  const water = waterFromReading(TINTS[input.tint].recipe, input.salt, input.visibilityM)
-  const sky = skyLight(input.sky)
-  const bed = waterM === null ? null : { depthM: waterM, reflectance: bedUnder(background) }
-  const column = new LightColumn(water, sky, bed)
+  const { water, sky, column } = litWater(input)
   const field = column.at(depthM)
   const { surface } = lureType(input.lure)
   const viewed: ViewInput = {
