@@ -1,4 +1,4 @@
-import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -11,6 +11,8 @@ import { useDeviceStore } from './device'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
 
+/** What is written is sent once nothing more has been for a moment, and at the latest after a while, ms. */
+const TOGETHER_MS = { rest: 250, most: 1000 } as const
 /** How long an answer of the server is waited for, ms. */
 const ANSWER_MS = 20_000
 /** How often other devices are asked after while the page is seen, ms. */
@@ -57,6 +59,9 @@ export const useRecordsStore = defineStore('records', () => {
   /** What the shelf had no room for: sent from here as long as the page lasts, and put on the shelf once it fits. */
   const spilt = new Map<string, SyncEvent>()
   let others: BroadcastChannel | null = null
+
+  /** Taps in a row go together. */
+  const syncSoon = useDebounceFn(() => sync(), TOGETHER_MS.rest, { maxWait: TOGETHER_MS.most })
 
   const open = () => (shelf ??= openShelf())
   const count = async (here: Shelf) => (unsent.value = (await here.unsentCount()) + spilt.size)
@@ -125,7 +130,7 @@ export const useRecordsStore = defineStore('records', () => {
     writeAhead(events)
     await shelve(await open(), events)
     others?.postMessage(events)
-    void sync()
+    void syncSoon()
   }
   const write = <K extends RecordKind>(kind: K, writes: readonly { id: string; body: RecordOf[K] | null }[]) =>
     writeAll(writes.map(({ id, body }) => ({ kind, id, body })))

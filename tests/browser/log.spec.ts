@@ -1,3 +1,4 @@
+import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
 import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit } from './screen'
@@ -37,6 +38,23 @@ for (const hand of HANDS) {
       await press(part(page, 'Season'))
       await expect(page.getByText(/3 bites, 1 landed/)).toBeVisible()
     })
+    test('tests one thing and insists on it, and leaves out what the rule says', async ({ page }) => {
+      await openLog(page)
+      const { press, choose } = await handOf(hand, page)
+      await press(part(page, 'Two-colour test'))
+      await choose(page.getByRole('button', { name: /^What differs/ }), /^Line/)
+      const begin = page.getByRole('button', { name: 'Begin the test' })
+      await expect(begin).toBeDisabled()
+      await expect(page.getByText('One thing must differ: write the line of each.')).toBeVisible()
+      await page.getByRole('textbox', { name: 'Line of lure a' }).fill('8 lb mono')
+      await page.getByRole('textbox', { name: 'Line of lure b' }).fill('10 lb braid')
+      await press(begin)
+      await expect(page.getByText(/on the line now/)).toBeVisible()
+      await press(page.getByRole('button', { name: /^Cast \d/ }))
+      await press(page.getByRole('button', { name: 'Another spot' }))
+      await expect(page.getByText(/its pair will be left out/)).toBeVisible()
+      await expect(page.getByText(/8 lb mono/).first()).toBeVisible()
+    })
     test('runs a fair test and says that it is too soon', async ({ page }) => {
       await openLog(page)
       const { press } = await handOf(hand, page)
@@ -58,8 +76,54 @@ for (const hand of HANDS) {
   })
 }
 
+test('a trip goes out as GPX, and coming back adds nothing', async ({ page }) => {
+  await openLog(page)
+  await page.getByRole('button', { name: 'On the water' }).click()
+  await target(page, 'Bite').click()
+  await page.getByRole('button', { name: 'End the trip' }).click()
+  await part(page, 'Season').click()
+  const coming = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Trips as GPX' }).click()
+  const text = await readFile(await (await coming).path(), 'utf8')
+  expect(text).toMatch(/<wpt lat="34.87" lon="-84.3">/)
+  const path = test.info().outputPath('trips.gpx')
+  await writeFile(path, text)
+  await page.locator('input[type=file]').setInputFiles(path)
+  await expect(page.getByText(/0 added, 1 changed, 0 as they were/)).toBeVisible()
+  await page.locator('input[type=file]').setInputFiles(path)
+  await expect(page.getByText(/0 added, 0 changed, 1 as they were/)).toBeVisible()
+})
+
+/** How far things moved by themselves while a page was opened, as browsers count it: under 0.1 is good. */
+const moved = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>(resolve => {
+        let sum = 0
+        new PerformanceObserver(l => {
+          for (const e of l.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[])
+            if (!e.hadRecentInput) sum += e.value
+        }).observe({ type: 'layout-shift', buffered: true })
+        setTimeout(() => resolve(sum), 1500)
+      }),
+  )
+for (const place of ['', 'day', 'box', 'bench', 'log'])
+  test(`nothing moves by itself as /${place} is opened on a phone`, async ({ page }) => {
+    await page.setViewportSize(SIZES.phone)
+    await visit(page, `/${place}${POND}`)
+    await expect(page.getByRole('link', { name: 'Log' }).first()).toBeVisible()
+    expect(await moved(page)).toBeLessThan(0.1)
+  })
+
 test.describe('without signal', () => {
   test.use({ serviceWorkers: 'allow', viewport: SIZES.phone })
+  test('can be put on the home screen', async ({ page }) => {
+    await openLog(page)
+    const client = await page.context().newCDPSession(page)
+    const { installabilityErrors } = await client.send('Page.getInstallabilityErrors')
+    // A private window, as tests have, can never be installed from; nothing else may stand in the way.
+    expect(installabilityErrors.map(e => e.errorId).filter(id => id !== 'in-incognito')).toEqual([])
+  })
   test('every place opens and ranks after one visit, and what was tapped is sent once there is signal', async ({
     page,
     context,

@@ -31,6 +31,7 @@ const words = computed(() => {
       </button>
     </div>
     <LandedFish v-if="last?.body.what === 'landed'" :tap="last" class="border-b border-hair px-4 py-2" />
-    <p v-if="records.words" class="border-b border-hair px-4 py-1 text-note">{{ records.words }}</p>
+    <!-- Its line is kept, so that nothing under a thumb moves as taps are sent. -->
+    <p class="min-h-8 border-b border-hair px-4 py-1 text-note">{{ records.words }}</p>
   </div>
 </template>
