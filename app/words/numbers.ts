@@ -5,3 +5,6 @@ export function numberWord(n: number, none: string): string {
   const word = n === 0 ? none : (WORDS[n - 1] ?? String(n))
   return word.charAt(0).toUpperCase() + word.slice(1)
 }
+
+/** "1 bite", "2 bites". */
+export const counted = (n: number, thing: string): string => `${n} ${thing}${n === 1 ? '' : 's'}`

@@ -7,7 +7,12 @@ defineEmits<{ turn: [value: T] }>()
 <template>
   <div class="grid grid-cols-2">
     <label v-for="o in options" :key="o.value" class="flex min-h-11 items-center gap-2">
-      <input type="checkbox" class="size-5 accent-ink" :checked="on(o.value)" @change="$emit('turn', o.value)" />
+      <input
+        type="checkbox"
+        class="size-5 shrink-0 accent-ink"
+        :checked="on(o.value)"
+        @change="$emit('turn', o.value)"
+      />
       {{ o.words }}
     </label>
   </div>

@@ -73,7 +73,7 @@ const noted = computed(() => cap(conditionsWords(conditionsNoted(trip.value, log
       </p>
     </div>
     <label class="flex min-h-11 items-center gap-2 border-b border-hair py-1 leading-tight">
-      <input v-model="where.kept" type="checkbox" class="size-5 accent-ink" />
+      <input v-model="where.kept" type="checkbox" class="size-5 shrink-0 accent-ink" />
       <span>
         Keep where each tap was
         <span class="block text-note text-ink2">

@@ -14,6 +14,7 @@ import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { download } from '~/settings/download'
+import { counted } from '~/words/numbers'
 import FileIn from '~/components/common/FileIn.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import TapList from './TapList.vue'
@@ -46,7 +47,7 @@ const day = (t: Trip) => DateTime.fromISO(t.body.startedAt).toFormat('d LLL yyyy
 const account = (t: Trip) => {
   const all = byRod(t.body, tapsOf.value(t.id), nowMs)
   const sum = (f: (r: (typeof all)[number]) => number) => all.reduce((s, r) => s + f(r), 0)
-  return `${Math.round(sum(r => r.minutes))} min, ${sum(bitesOf)} bites, ${sum(r => r.landed)} landed`
+  return `${Math.round(sum(r => r.minutes))} min, ${counted(sum(bitesOf), 'bite')}, ${sum(r => r.landed)} landed`
 }
 const share = (v: number) => `${Math.min(100, (100 * v) / most.value)}%`
 /** What a track outside every trip is taken for: the rods at hand and the conditions as they are in Water. */
@@ -82,7 +83,7 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
           <span class="w-36 leading-tight">
             {{ finishById(f.finishId)?.name ?? f.finishId }}
             <span class="figure block text-note text-ink2">
-              {{ Math.round(f.tally.minutes) }} min, {{ bitesOf(f.tally) }} bites
+              {{ Math.round(f.tally.minutes) }} min, {{ counted(bitesOf(f.tally), 'bite') }}
             </span>
           </span>
           <span class="relative block h-6 flex-1" aria-hidden="true">

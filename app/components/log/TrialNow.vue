@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { SETTLES, trialVerdict } from '#core/trial/verdict'
 import { finishById } from '#core/lure/finish'
 import { useLogStore } from '~/log/store'
+import { counted } from '~/words/numbers'
 import { rodWords } from '~/log/pair'
 import { blocksOf, tallyOf, trialOf } from '~/log/trip'
 import { SPOIL_OPTIONS, cap } from '~/words/options'
@@ -47,7 +48,7 @@ const account = computed(() => {
   const r = result.value
   if (!r) return ''
   const whole = (side: 'a' | 'b') => blocks.value.reduce((n, b) => n + b[side].bites, 0)
-  const bites = `In whole pairs ${named('a')} has ${whole('a')} bites and ${named('b')} ${whole('b')}.`
+  const bites = `In whole pairs ${named('a')} has ${counted(whole('a'), 'bite')} and ${named('b')} ${whole('b')}.`
   const odds = `A fair bet that they differ stands at ${r.evidence.toFixed(1)}; at ${SETTLES} it is settled.`
   const more = r.moreCasts ? ` About ${r.moreCasts} more casts if things go on as they have; they may not.` : ''
   return `${bites} ${odds}${more}`
@@ -80,7 +81,7 @@ const width = computed(() => 100 / test.value.spells.length)
       <LastTap />
       <div v-if="spell" class="p-4">
         <p class="figure text-value font-bold">
-          {{ left }} more {{ left === 1 ? 'cast' : 'casts' }}{{ next ? ', then change' : ', then it is done' }}
+          {{ counted(left, 'more cast') }}{{ next ? ', then change' : ', then it is done' }}
         </p>
         <p v-if="next" class="mt-1 flex items-center gap-3">
           <span class="block h-11 w-24 bg-plate p-1"><HandFigure :finish="finish(next.side)" :line="2.4" /></span>
@@ -117,7 +118,9 @@ const width = computed(() => 100 / test.value.spells.length)
           <span class="leading-tight">
             <b class="figure block text-lead">{{ per100(sums[side]) }} in 100</b>
             <b class="block">{{ named(side) }}</b>
-            <span class="block text-note">{{ sums[side].bites }} bites in {{ sums[side].casts }} casts</span>
+            <span class="block text-note">
+              {{ counted(sums[side].bites, 'bite') }} in {{ counted(sums[side].casts, 'cast') }}
+            </span>
           </span>
         </li>
       </ul>
@@ -152,7 +155,7 @@ const width = computed(() => 100 / test.value.spells.length)
         </template>
       </svg>
       <p class="text-note text-ink2">
-        Pairs of spells, upper {{ named('a') }}, lower {{ named('b') }}; a stroke is a bite, grey was spoilt.
+        Pairs of spells, upper {{ named('a') }}, lower {{ named('b') }}; a stroke is a bite, shaded was spoilt.
       </p>
       <h3 class="figure mt-4 text-title font-bold">{{ headline }}</h3>
       <p class="leading-snug">{{ account }}</p>

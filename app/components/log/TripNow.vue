@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { finishById } from '#core/lure/finish'
 import { useLogStore } from '~/log/store'
 import { bitesOf, byRod, rodsNow } from '~/log/trip'
+import { counted } from '~/words/numbers'
 import { CLUE_OPTIONS, ROD_NAMES } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -51,7 +52,7 @@ const listed = ref(false)
           <b class="figure block px-2 pt-1">{{ ROD_NAMES[i] }}</b>
           <span class="block truncate px-2 text-note">{{ finishById(r.finishId)!.name }}</span>
           <span class="figure block px-2 pb-1 text-note">
-            {{ Math.floor(tallies[i]!.minutes) }} min, {{ bitesOf(tallies[i]!) }} bites
+            {{ Math.floor(tallies[i]!.minutes) }} min, {{ counted(bitesOf(tallies[i]!), 'bite') }}
           </span>
         </button>
       </li>
@@ -89,7 +90,9 @@ const listed = ref(false)
       </form>
       <CarriedRows class="mt-2" />
       <details class="mt-3" @toggle="listed = ($event.target as HTMLDetailsElement).open">
-        <summary class="min-h-11 cursor-pointer py-2 font-semibold">Timeline, {{ log.taps.length }} taps</summary>
+        <summary class="min-h-11 cursor-pointer py-2 font-semibold">
+          Timeline, {{ counted(log.taps.length, 'tap') }}
+        </summary>
         <TapList v-if="listed" :taps="log.taps" />
       </details>
       <button type="button" class="quiet mt-2" @click="log.end()">End the trip</button>
