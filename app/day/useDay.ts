@@ -9,6 +9,8 @@ import type { DayAsk, DayResult, DayShown, PlanShown } from './work'
 
 /** Steps of a lane ranked between two looks at whether something newer was asked. */
 const AT_ONCE = 8
+/** Workers that rank at once: as many as there are cores, but few, for each holds the light table. */
+const HANDS = Math.min(3, globalThis.navigator?.hardwareConcurrency ?? 2)
 /** The lanes wait until the hand rests this long, ms; the light follows it at once. */
 const REST_MS = 120
 
@@ -41,7 +43,10 @@ export function useDay(ask: () => DayQuestion) {
   const progress = ref(1)
   const failed = ref(false)
   const cancelled = ref(false)
-  const { work, end } = workerHand(makeWorker, async (q: DayAsk) => (await import('./work')).workDay(q))
+  const hands = Array.from({ length: HANDS }, () =>
+    workerHand(makeWorker, async (q: DayAsk) => (await import('./work')).workDay(q)),
+  )
+  const { work } = hands[0]!
   let newest = 0
   let drawing: Promise<void> | null = null
   let again = false
@@ -76,14 +81,22 @@ export function useDay(ask: () => DayQuestion) {
       if (known.key !== key) {
         progress.value = 0
         const steps = light.value?.steps.length ?? 0
-        const scores: (StepScores | null)[][] = request.lures.map(() => [])
-        for (let lane = 0; lane < request.lures.length; lane++)
-          for (let from = 0; from < steps; from += AT_ONCE) {
-            const some = await work({ kind: 'scores', request, lane, from, to: from + AT_ONCE })
-            if (stale()) return
-            scores[lane]!.push(...(some as (StepScores | null)[]))
-            progress.value = (lane * steps + scores[lane]!.length) / (steps * request.lures.length)
+        const scores = request.lures.map(() => new Array<StepScores | null>(steps).fill(null))
+        // Hour by hour, so that the lures of an hour, which share its light, come one after the other.
+        const portions = Array.from({ length: Math.ceil(steps / AT_ONCE) }, (_, i) => i * AT_ONCE).flatMap(from =>
+          scores.map((_, lane) => ({ lane, from })),
+        )
+        let [next, done] = [0, 0]
+        const byHand = async (hand: (typeof hands)[number]) => {
+          while (next < portions.length && !stale()) {
+            const { lane, from } = portions[next++]!
+            const some = await hand.work({ kind: 'scores', request, lane, from, to: from + AT_ONCE })
+            ;(some as (StepScores | null)[]).forEach((s, i) => (scores[lane]![from + i] = s))
+            if (!stale()) progress.value = ++done / portions.length
           }
+        }
+        await Promise.all(hands.map(byHand))
+        if (stale()) return
         known = { key, scores }
       }
       const planned = (await work({ kind: 'plan', request, scores: known.scores, pins })) as PlanShown
@@ -118,7 +131,7 @@ export function useDay(ask: () => DayQuestion) {
   )
   onScopeDispose(() => {
     newest++
-    end()
+    for (const hand of hands) hand.end()
   })
   return {
     light,

@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto'
-import { type H3Event, type SessionConfig, clearSession, getRequestProtocol, useSession } from 'h3'
+import {
+  type H3Event,
+  type SessionConfig,
+  clearSession,
+  getCookie,
+  getRequestProtocol,
+  unsealSession,
+  useSession,
+} from 'h3'
 
 /** Who a device is: the angler it belongs to, and the version of that angler's sessions it was given. */
 export interface DeviceSession {
@@ -34,10 +42,21 @@ function config(event: H3Event): SessionConfig {
   }
 }
 
-/** The device's session as its cookie gives it, or null; a cookie that was tampered with gives none. */
+/**
+ * The device's session as its cookie gives it, or null; a cookie that was tampered with gives none. Reading gives out
+ * no cookie: an empty one that arrives late would take the place of the one that another answer has just given.
+ */
 export async function readSession(event: H3Event): Promise<DeviceSession | null> {
-  const { data } = await useSession<Partial<DeviceSession>>(event, config(event))
-  return data.anglerId ? { anglerId: data.anglerId, version: data.version ?? 0 } : null
+  const settings = config(event)
+  const sealed = getCookie(event, settings.name!)
+  if (!sealed) return null
+  try {
+    const { data } = await unsealSession(event, settings, sealed)
+    const { anglerId, version = 0 } = (data ?? {}) as Partial<DeviceSession>
+    return anglerId ? { anglerId, version } : null
+  } catch {
+    return null
+  }
 }
 
 export async function writeSession(event: H3Event, session: DeviceSession): Promise<void> {

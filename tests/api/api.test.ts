@@ -289,6 +289,17 @@ describe('who a device is', () => {
     const proxied = await fetch(`${server.url}/api/v1/calls`, { headers: { 'x-forwarded-proto': 'https' } })
     expect(proxied.headers.getSetCookie()[0]).toMatch(/Secure/)
   })
+  it('is told by the asking alone that gives a device its name, whatever else is asked beside it', async () => {
+    const stranger = new Client(server.url)
+    for (const path of ['/waters', '/health', '/openapi.json']) {
+      expect((await stranger.call('GET', path)).headers.getSetCookie(), path).toEqual([])
+    }
+    expect((await stranger.call('GET', '/device')).status).toBe(204)
+    const given = stranger.cookie
+    expect(given).toMatch(/^piscator-/)
+    await Promise.all(['/waters', '/calls', '/device'].map(path => stranger.call('GET', path)))
+    expect(stranger.cookie).toBe(given)
+  })
   it('is nobody with a cookie that was forged or is of another installation', async () => {
     const client = new Client(server.url)
     await client.call('GET', '/calls')
