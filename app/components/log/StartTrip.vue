@@ -96,9 +96,10 @@ async function start() {
     <p class="leading-snug">
       On {{ waters.current?.name ?? 'the water' }} as it stands in Water.
       <template v-if="trial">
-        The order is drawn beforehand, in pairs of spells, and stays hidden until you cast. Most days are too short to
-        prove anything: with a bite in every tenth cast, a lure twice as good shows itself after some 500 casts, and one
-        half as good again not in a season. Looking early fools nobody: the odds it counts by allow for it.
+        The order is drawn beforehand, in pairs of spells. Most days are too short to prove anything: with a bite in
+        every tenth cast, half of all tests find a lure twice as good within some 800 casts and nine in ten within
+        1,600; one half as good again takes 2,000 and more. Looking early fools nobody: the odds it counts by allow for
+        it.
       </template>
       <template v-else>Every tap is kept on this device first, and sent when there is a signal.</template>
     </p>
