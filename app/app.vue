@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { provideUseId } from '@headlessui/vue'
 import { useId, watchEffect } from 'vue'
+import NewVersion from '~/components/NewVersion.vue'
 import { useSettingsStore } from '~/settings/store'
 
 provideUseId(() => useId())
@@ -12,4 +13,5 @@ watchEffect(() => {
 
 <template>
   <NuxtPage />
+  <NewVersion />
 </template>

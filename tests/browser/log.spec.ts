@@ -117,6 +117,19 @@ for (const place of ['', 'day', 'box', 'bench', 'log'])
 
 test.describe('without signal', () => {
   test.use({ serviceWorkers: 'allow', viewport: SIZES.phone })
+  test('says when a newer version is ready, and leaves it be when told to', async ({ page }) => {
+    await openLog(page)
+    await page.evaluate(() => {
+      const root = document.querySelector('#__nuxt') as unknown as {
+        __vue_app__: { $nuxt: { $pwa: { needRefresh: boolean } } }
+      }
+      root.__vue_app__.$nuxt.$pwa.needRefresh = true
+    })
+    await expect(page.getByText('A newer Piscator is ready.')).toBeVisible()
+    await clean(page)
+    await page.getByRole('button', { name: 'Later' }).click()
+    await expect(page.getByText('A newer Piscator is ready.')).toBeHidden()
+  })
   test('can be put on the home screen', async ({ page }) => {
     await openLog(page)
     const client = await page.context().newCDPSession(page)
