@@ -32,6 +32,8 @@ const words = computed(() => {
     </div>
     <LandedFish v-if="last?.body.what === 'landed'" :tap="last" class="border-b border-hair px-4 py-2" />
     <!-- Its line is kept, so that nothing under a thumb moves as taps are sent. -->
-    <p class="min-h-8 border-b border-hair px-4 py-1 text-note">{{ records.words }}</p>
+    <p class="min-h-8 border-b border-hair px-4 py-1 text-note">
+      {{ records.words || 'Every tap is on this device and sent.' }}
+    </p>
   </div>
 </template>
