@@ -180,6 +180,7 @@ describe('the OpenAPI description', () => {
       '/calls',
       '/calls/{id}',
       '/day-plans',
+      '/device',
       '/forecast',
       '/health',
       '/health/ready',
