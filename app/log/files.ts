@@ -2,23 +2,8 @@ import Papa from 'papaparse'
 import { finishById } from '#core/lure/finish'
 import { RECORDS, type TapRecord, type TripRecord } from '#shared/schema/record'
 import { type FileRead, entryOf, joinReads, jsonList, takeRecords, unread } from '~/files/table'
-import { type Tap, type Trip, byFinish, bitesOf, inHand, tapsByTrip } from './trip'
+import { type Tap, type Trip, byFinish, bitesOf } from './trip'
 import { rateOf } from './rate'
-
-/** Every tap as a line of a table, with the finish that was in hand. */
-export function tapsCsv(trips: readonly Trip[], taps: readonly Tap[]): string {
-  const of = tapsByTrip(taps)
-  const rows = trips.flatMap(trip =>
-    inHand(trip.body, of(trip.id)).map(({ tap, rig }) => {
-      const { at, what, species = '', lengthM = '', kept, clue = '', text = '' } = tap.body
-      const fate = kept === undefined ? '' : kept ? 'kept' : 'let go'
-      const { lure, finishId, line = '', size = '' } = rig
-      return [trip.body.name, at, what, lure, finishId, line, size, species, lengthM, fate, clue, text]
-    }),
-  )
-  const fields = ['trip', 'at', 'what', 'lure', 'finish', 'line', 'size', 'species', 'lengthM', 'kept', 'clue', 'word']
-  return Papa.unparse({ fields, data: rows })
-}
 
 /** Effort and bites by finish, with how often it bites an hour. */
 export function finishesCsv(trips: readonly Trip[], taps: readonly Tap[], nowMs: number): string {

@@ -4,7 +4,8 @@ import type { Rod, Spoil, TapKind, TapRecord, TripRecord } from '#shared/schema/
 import { finishById } from '#core/lure/finish'
 import { changedWords, conditionsWords } from './carried'
 import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
-import { finishesCsv, logJson, readLog, tapsCsv } from './files'
+import { readTapsCsv, tapsCsv } from './csv'
+import { finishesCsv, logJson, readLog } from './files'
 import { differences, pairFor, rodWords, sameColour } from './pair'
 import { rateOf } from './rate'
 import { type Tap, bitesOf, blocksOf, byFinish, byRod, rodNow, rodsNow, tapsOf, trialOf } from './trip'
@@ -196,10 +197,44 @@ describe('the log as a file', () => {
   })
   it('has a line for every tap and one for every finish', () => {
     expect(tapsCsv([kept], taps).split('\r\n')).toEqual([
-      'trip,at,what,lure,finish,line,size,species,lengthM,kept,clue,word',
-      `Tallow Pond,${at(1)},cast,jerkbait,jerkbait.bone,,,,,,,`,
-      `Tallow Pond,${at(2)},landed,jerkbait,jerkbait.bone,,,largemouth-bass,0.4,let go,,`,
+      'trip,at,what,lure,finish,line,size,species,lengthM,kept,clue,word,depthM,spotId,spoil,latitude,longitude',
+      `Tallow Pond,${at(1)},cast,jerkbait,jerkbait.bone,,,,,,,,,,,,`,
+      `Tallow Pond,${at(2)},landed,jerkbait,jerkbait.bone,,,largemouth-bass,0.4,let go,,,,,,,`,
     ])
     expect(finishesCsv([kept], taps, NOW).split('\r\n')[1]).toMatch(/^jerkbait\.bone,Bone,60,1,1,\d\.\d\d,/)
+  })
+  it('comes back from a table into the trips it is of, and a second time adds nothing', () => {
+    const all = [...taps, tap(3, 'rod', { rod: 1 }), tap(4, 'word', { rod: 1, text: 'a "word", said' })]
+    const text = tapsCsv([kept], all)
+    expect(readTapsCsv(text, [kept], all, kept.body)).toMatchObject({ writes: [], same: 4, faults: [] })
+    const fresh = readTapsCsv(text, [kept], [], kept.body)
+    expect(fresh.writes.map(w => w.body.body)).toEqual(all.map(t => t.body))
+  })
+  it('makes trips of rows that are of none, by name and day, with the rods they name', () => {
+    const rows = [
+      'trip,at,what,finish,word',
+      `Creek,${at(0)},bite,jerkbait.white,`,
+      `Creek,${at(30)},landed,craw.green-pumpkin,`,
+      `Creek,${at(60 * 24)},word,,cold`,
+      'Creek,yesterday,bite,,',
+      `Creek,${at(5)},leap,,`,
+    ].join('\n')
+    const read = readTapsCsv(rows, [], [], kept.body)
+    const trips = read.writes.filter(w => w.body.kind === 'trip').map(w => w.body.body as TripRecord)
+    expect(trips.map(t => [t.name, t.startedAt, t.endedAt, t.rods.map(r => r.finishId)])).toEqual([
+      ['Creek', at(0), at(30), ['jerkbait.white', 'craw.green-pumpkin']],
+      ['Creek', at(1440), at(1440), ['jerkbait.bone', 'jerkbait.black']],
+    ])
+    const written = read.writes.flatMap(w => (w.body.kind === 'tap' ? [w.body.body] : []))
+    expect(written.map(t => [t.what, t.rod, t.text])).toEqual([
+      ['bite', 0, undefined],
+      ['landed', 1, undefined],
+      ['word', 0, 'cold'],
+    ])
+    expect(read.faults.map(f => [f.line, f.column])).toEqual([
+      [5, 'at'],
+      [6, 'what'],
+    ])
+    expect(readTapsCsv('a,b', [], [], kept.body).faults).toHaveLength(1)
   })
 })

@@ -55,7 +55,7 @@ onMounted(async () => {
     </nav>
     <div
       class="min-h-0"
-      :class="phone ? '' : 'overflow-y-auto'"
+      :class="phone ? 'min-h-dvh' : 'overflow-y-auto'"
       tabindex="0"
       role="region"
       aria-label="The log"

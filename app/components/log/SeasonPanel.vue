@@ -4,7 +4,8 @@ import { computed, ref } from 'vue'
 import { finishById, finishesOf } from '#core/lure/finish'
 import { isGpx } from '~/files/gpx'
 import { readGpx, tripsGpx } from '~/log/gpx'
-import { type LogEntry, finishesCsv, logJson, readLog, tapsCsv } from '~/log/files'
+import { readTapsCsv, tapsCsv } from '~/log/csv'
+import { type LogEntry, finishesCsv, logJson, readLog } from '~/log/files'
 import { rateOf } from '~/log/rate'
 import { useLogStore } from '~/log/store'
 import { type Trip, bitesOf, byFinish, byRod, tapsByTrip } from '~/log/trip'
@@ -57,8 +58,12 @@ const like = () => {
   const rods = log.trips[0]?.body.rods ?? [{ lure, finishId: finishesOf(lure)[0]!.id }]
   return { waterId, rods, asked, trial: null, note: '' }
 }
-const read = (name: string, text: string) =>
-  isGpx(name, text) ? readGpx(text, log.trips, log.allTaps, like()) : readLog(text, log.trips, log.allTaps)
+const read = (name: string, text: string) => {
+  if (isGpx(name, text)) return readGpx(text, log.trips, log.allTaps, like())
+  return /^\s*[{[]/.test(text)
+    ? readLog(text, log.trips, log.allTaps)
+    : readTapsCsv(text, log.trips, log.allTaps, like())
+}
 const gpx = () => tripsGpx(trips.value, log.allTaps, t => t.asked.light.at ?? null, tapWords)
 const take = (writes: { id: string; body: LogEntry }[]) =>
   records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
@@ -127,7 +132,7 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
           Trips as GPX
         </button>
       </p>
-      <FileIn accept=".json,.gpx,application/json,application/gpx+xml" :read="read" :take="take" />
+      <FileIn accept=".json,.csv,.gpx,application/json,text/csv,application/gpx+xml" :read="read" :take="take" />
     </section>
     <section aria-label="Trips">
       <h2 class="figure flex items-center justify-between gap-3 text-lead font-bold">
