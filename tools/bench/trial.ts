@@ -51,10 +51,7 @@ export function benchTrial(): void {
   )
   const power = ([0.4, 0.2, 0.13, 0.1] as const).map(rate => {
     const after = Array.from({ length: REAL.tests }, () => calledAfter(REAL.blocks, REAL.casts, [rate, rate / 2], even))
-    return [
-      `${rate} and ${rate / 2}`,
-      ...LENGTHS.map(total => percent(after.map(n => n * REAL.casts * 2 <= total))),
-    ]
+    return [`${rate} and ${rate / 2}`, ...LENGTHS.map(total => percent(after.map(n => n * REAL.casts * 2 <= total)))]
   })
   table(
     `A lure twice as good is found within so many casts (${REAL.tests} tests each)`,
