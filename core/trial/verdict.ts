@@ -60,17 +60,24 @@ function lnSum(values: readonly number[]): number {
  * two rates weighted by casts; then the mean over alternatives, which is a test martingale again.
  */
 export function lnEvidence(blocks: readonly Block[]): number {
-  const each = ALTERNATIVES.map(({ a, b }) =>
-    blocks.reduce((sum, block) => {
-      const casts = block.a.casts + block.b.casts
-      if (casts === 0) return sum
-      const both = (block.a.casts * a + block.b.casts * b) / casts
-      const pooled = { casts, bites: block.a.bites + block.b.bites }
-      return sum + lnLikely(block.a, a) + lnLikely(block.b, b) - lnLikely(pooled, both)
-    }, 0),
-  )
+  // Blocks shared out alike have the same null, and their likelihoods depend on their sums alone.
+  const alike = new Map<number, Block>()
+  for (const { a, b } of blocks) {
+    const casts = a.casts + b.casts
+    if (casts === 0) continue
+    const share = a.casts / casts
+    const sum = alike.get(share)
+    alike.set(share, sum ? { a: added(sum.a, a), b: added(sum.b, b) } : { a, b })
+  }
+  const each = ALTERNATIVES.map(({ a, b }) => {
+    let sum = 0
+    for (const [share, of] of alike)
+      sum += lnLikely(of.a, a) + lnLikely(of.b, b) - lnLikely(added(of.a, of.b), share * a + (1 - share) * b)
+    return sum
+  })
   return lnSum(each) - Math.log(ALTERNATIVES.length)
 }
+const added = (x: Casts, y: Casts): Casts => ({ casts: x.casts + y.casts, bites: x.bites + y.bites })
 
 /** A rate with the logarithms of it and of the rest, so that a likelihood on it is two products. */
 const rateAt = (p: number) => ({ p, lnBite: Math.log(p), lnNone: Math.log1p(-p) })
