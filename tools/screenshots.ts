@@ -196,6 +196,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-bench', place: 'bench', query: CREEK, theme: 'noon', size: PHONE, then: hungUp },
   { name: 'phone-log', place: 'log', query: DAY, theme: 'noon', size: PHONE, then: tripStarted },
   { name: 'trial', place: 'log', query: DAY, theme: 'noon', size: DESK, then: tested },
+  { name: 'phone-log-night', place: 'log', query: DAY, theme: 'night', size: PHONE, then: tripStarted },
   { name: 'phone-box', place: 'box', query: DAY, theme: 'noon', size: PHONE, then: filled },
 ]
 const wanted = process.argv.slice(2)

@@ -48,7 +48,10 @@ const listed = ref(false)
           :aria-pressed="log.rod === i"
           @click="log.rod === i || log.tap('rod', { rod: i })"
         >
-          <span class="block h-14 bg-plate p-1"><HandFigure :finish="finishById(r.finishId)!" :line="2" /></span>
+          <!-- A layer of its own: a tap beside it need not draw it again. -->
+          <span class="block h-14 bg-plate p-1 will-change-transform">
+            <HandFigure :finish="finishById(r.finishId)!" :line="2" />
+          </span>
           <b class="figure block px-2 pt-1">{{ ROD_NAMES[i] }}</b>
           <span class="block truncate px-2 text-note">{{ finishById(r.finishId)!.name }}</span>
           <span class="figure block px-2 pb-1 text-note">
