@@ -75,8 +75,10 @@ export async function benchLog(): Promise<void> {
     await page.waitForTimeout(1500)
     await client.send('Emulation.setCPUThrottlingRate', { rate: 4 })
     await page.evaluate(WATCH)
+    // A finger alone: what a test driver runs in the page to find its target is no work of ours.
+    const box = (await page.getByRole('button', { name: /^Bite \d/ }).boundingBox())!
     for (let i = 0; i < TAPPED; i++) {
-      await page.getByRole('button', { name: /^Bite \d/ }).click()
+      await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2)
       await page.waitForTimeout(150)
     }
     await page.waitForTimeout(500)
