@@ -3,6 +3,7 @@ import { v7 as newId } from 'uuid'
 import { finishById } from '#core/lure/finish'
 import { RECORDS, type Rod, type TapRecord, type TripRecord } from '#shared/schema/record'
 import { type Candidate, type FileFault, type FileRead, joinReads, rowsOf, takeRecords, unread } from '~/files/table'
+import { type TripLike, likenessOf, tripBrought } from './brought'
 import type { LogEntry } from './files'
 import { type Tap, type Trip, inHand, tapsByTrip } from './trip'
 
@@ -62,7 +63,7 @@ export function readTapsCsv(
   text: string,
   trips: readonly Trip[],
   taps: readonly Tap[],
-  like: Omit<TripRecord, 'startedAt' | 'endedAt' | 'name'>,
+  like: TripLike,
 ): FileRead<LogEntry> {
   const rows = rowsOf(text, ['at', 'what'])
   if (!Array.isArray(rows)) return unread(rows)
@@ -83,8 +84,7 @@ export function readTapsCsv(
   known.push(...made.map(({ id, body }) => ({ id, at: '', body })))
 
   const of = tapsByTrip(taps)
-  const likeness = (b: TapRecord) => `${b.tripId} ${b.at} ${b.what} ${b.text ?? ''}`
-  const byLikeness = new Map(taps.map(t => [likeness(t.body), t]))
+  const byLikeness = new Map(taps.map(t => [likenessOf(t.body), t]))
   const candidates = timed.map(({ row, ms, line }): Candidate => {
     const trip = spanOf(ms)!
     const at = new Date(ms).toISOString()
@@ -95,12 +95,12 @@ export function readTapsCsv(
     const named = trip.body.rods.findIndex(r => r.finishId === row.finish)
     const rod = named >= 0 && row.what !== 'rig' ? named : (before?.rod ?? 0)
     const body: TapRecord = { tripId: trip.id, at, rod, ...saidOf(row) }
-    const same = byLikeness.get(likeness(body))
+    const same = byLikeness.get(likenessOf(body))
     return { line, id: same?.id ?? '', faults: [], body: same ? { ...same.body, ...saidOf(row) } : body }
   })
   const trip = takeRecords<TripRecord>(made, { schema: RECORDS.trip, likeness: b => `${b.name} ${b.startedAt}` }, trips)
   const columnOf = { text: 'word', place: 'latitude', rig: 'finish' }
-  const tap = takeRecords<TapRecord>(candidates, { schema: RECORDS.tap, columnOf, likeness }, taps)
+  const tap = takeRecords<TapRecord>(candidates, { schema: RECORDS.tap, columnOf, likeness: likenessOf }, taps)
   const read = joinReads({ trip, tap }) as FileRead<LogEntry>
   return { ...read, faults: [...faults, ...read.faults] }
 }
@@ -108,7 +108,7 @@ export function readTapsCsv(
 /** A trip for each name and day of rows that fall into none. */
 function tripsOf(
   rows: readonly { row: Row; ms: number; line: number }[],
-  like: Omit<TripRecord, 'startedAt' | 'endedAt' | 'name'>,
+  like: TripLike,
 ): (Candidate & { body: TripRecord })[] {
   const groups = new Map<string, (typeof rows)[number][]>()
   for (const r of rows) {
@@ -117,19 +117,10 @@ function tripsOf(
   }
   return [...groups.values()].map(of => {
     const times = of.map(r => r.ms)
-    const [startedAt, endedAt] = [Math.min(...times), Math.max(...times)].map(ms => new Date(ms).toISOString())
     const named = of.filter(r => finishById(r.row.finish ?? '')).map(r => rodOf(r.row))
     const rods = named.filter((r, i) => named.findIndex(x => x.finishId === r.finishId) === i).slice(0, 3)
-    const { light } = like.asked
-    const asked = { ...like.asked, light: light.at ? { ...light, at: { ...light.at, time: startedAt! } } : light }
-    const body: TripRecord = {
-      ...like,
-      asked,
-      name: (of[0]!.row.trip ?? '').slice(0, 80),
-      rods: rods.length ? rods : like.rods,
-      startedAt: startedAt!,
-      endedAt: endedAt!,
-    }
+    const whose = { ...like, rods: rods.length ? rods : like.rods }
+    const body = tripBrought(whose, of[0]!.row.trip ?? '', Math.min(...times), Math.max(...times))
     return { line: of[0]!.line, id: newId(), faults: [], body }
   })
 }

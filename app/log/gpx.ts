@@ -3,6 +3,7 @@ import { RECORDS, type Place, type TapKind, type TapRecord, type TripRecord } fr
 import { gpxFeatures } from '~/files/gpx'
 import { type Candidate, type FileRead, joinReads, takeRecords, unread } from '~/files/table'
 import { v7 as newId } from 'uuid'
+import { type TripLike, likenessOf, tripBrought } from './brought'
 import type { LogEntry } from './files'
 import { type Tap, type Trip, rodNow, tapsByTrip } from './trip'
 
@@ -91,7 +92,7 @@ export async function readGpx(
   text: string,
   trips: readonly Trip[],
   taps: readonly Tap[],
-  like: Omit<TripRecord, 'startedAt' | 'endedAt' | 'name'>,
+  like: TripLike,
 ): Promise<FileRead<LogEntry>> {
   const file = await held(text)
   if (!file) return unread({ line: 1, column: '', message: 'This is no GPX file that Piscator can read.' })
@@ -106,17 +107,16 @@ export async function readGpx(
     const [from, to] = [moments[0]!.ms, moments.at(-1)!.ms]
     if (moments.some(m => during(m.ms))) continue
     const id = newId()
+    const { light } = like.asked
     const at = { ...moments[0]!.place, time: new Date(from).toISOString() }
-    const asked = { ...like.asked, light: { ...like.asked.light, at } }
-    const [startedAt, endedAt] = [from, to].map(ms => new Date(ms).toISOString())
-    made.push({ line, id, faults: [], body: { ...like, asked, name: name.slice(0, 80), startedAt, endedAt } })
+    const there = { ...like, asked: { ...like.asked, light: { ...light, at } } }
+    made.push({ line, id, faults: [], body: tripBrought(there, name, from, to) })
     spans.push({ id, from, to })
   }
   const trip = takeRecords<TripRecord>(made, { schema: RECORDS.trip, likeness: b => b.startedAt }, trips)
 
   const of = tapsByTrip(taps)
-  const likeness = (b: TapRecord) => `${b.tripId} ${b.at} ${b.what} ${b.text ?? ''}`
-  const byLikeness = new Map(taps.map(t => [likeness(t.body), t]))
+  const byLikeness = new Map(taps.map(t => [likenessOf(t.body), t]))
   const outside: number[] = []
   const candidates = file.waypoints.flatMap(({ line, ms, place, name, type }): Candidate[] => {
     const span = during(ms)
@@ -129,7 +129,7 @@ export async function readGpx(
     const rod = rodNow(of(span.id).filter(t => t.body.at <= at))
     const said = what === 'word' ? { text: (name || 'Waypoint').slice(0, 500) } : {}
     const body: TapRecord = { tripId: span.id, at, what, rod, place, ...said }
-    const known = byLikeness.get(likeness(body))
+    const known = byLikeness.get(likenessOf(body))
     return [{ line, id: known?.id ?? '', faults: [], body: known ? placed(known.body, place) : body }]
   })
   const named = new Set(candidates.map(c => c.id))
@@ -138,7 +138,7 @@ export async function readGpx(
     const place = tap.body.place || named.has(tap.id) ? null : placeAt(moments, Date.parse(tap.body.at))
     if (place) candidates.push({ line: file.tracks[0]!.line, id: tap.id, faults: [], body: placed(tap.body, place) })
   }
-  const tap = takeRecords<TapRecord>(candidates, { schema: RECORDS.tap, likeness }, taps)
+  const tap = takeRecords<TapRecord>(candidates, { schema: RECORDS.tap, likeness: likenessOf }, taps)
   const read = joinReads({ trip, tap }) as FileRead<LogEntry>
   const fault = (line: number, message: string) => ({ line, column: 'time', message })
   read.faults.push(

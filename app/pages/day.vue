@@ -30,6 +30,7 @@ import type { Kept } from '~/records/store'
 import { download } from '~/settings/download'
 import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
+import { counted } from '~/words/numbers'
 
 /** The day: its light and water, the lanes of the rods, and what to pack. */
 useReadingLink()
@@ -135,7 +136,6 @@ function openPlan(plan: Kept<'plan'>, copy: boolean) {
   sheet.value = null
 }
 const held = computed(() => day.set.pins.length)
-const minutesWords = (min: number) => (Math.round(min) === 1 ? '1 minute' : `${Math.round(min)} minutes`)
 const LEGEND = [
   { words: 'colour decides', px: 5.6, dash: undefined },
   { words: 'some', px: 3.2, dash: undefined },
@@ -224,7 +224,9 @@ onMounted(() => void waters.load())
         <button v-if="held" type="button" class="min-h-11 underline" @click="day.unpin()">
           {{ held === 1 ? 'One change is' : `${held} changes are` }} held by you: let go
         </button>
-        <span class="ml-auto text-ink2">A change must win back {{ minutesWords(day.set.changeMin) }} of fishing.</span>
+        <span class="ml-auto text-ink2">
+          A change must win back {{ counted(Math.round(day.set.changeMin), 'minute') }} of fishing.
+        </span>
       </p>
     </div>
     <!-- Above what changes with every plan, so that nothing moves under a finger. -->

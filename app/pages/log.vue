@@ -54,8 +54,7 @@ onMounted(async () => {
       </button>
     </nav>
     <div
-      class="min-h-0"
-      :class="phone ? 'min-h-dvh' : 'overflow-y-auto'"
+      :class="phone ? 'min-h-dvh' : 'min-h-0 overflow-y-auto'"
       tabindex="0"
       role="region"
       aria-label="The log"

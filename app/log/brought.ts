@@ -1,0 +1,15 @@
+import type { TapRecord, TripRecord } from '#shared/schema/record'
+
+/** What a trip known only from a file is taken for: the rods at hand, and the conditions as they are in Water. */
+export type TripLike = Omit<TripRecord, 'startedAt' | 'endedAt' | 'name'>
+
+/** A trip from a file, by its name and the moments it lasted from and to. */
+export function tripBrought(like: TripLike, name: string, fromMs: number, toMs: number): TripRecord {
+  const { light } = like.asked
+  const startedAt = new Date(fromMs).toISOString()
+  const asked = light.at ? { ...like.asked, light: { ...light, at: { ...light.at, time: startedAt } } } : like.asked
+  return { ...like, asked, name: name.slice(0, 80), startedAt, endedAt: new Date(toMs).toISOString() }
+}
+
+/** Taps without an id that are alike in this are the same. */
+export const likenessOf = (b: TapRecord): string => `${b.tripId} ${b.at} ${b.what} ${b.text ?? ''}`
