@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import type { LureId } from '#core/lure/types'
 import AddLure from '~/components/box/AddLure.vue'
 import BoxBar from '~/components/box/BoxBar.vue'
-import BoxFiles from '~/components/box/BoxFiles.vue'
 import BoxMap from '~/components/box/BoxMap.vue'
 import BoxTray from '~/components/box/BoxTray.vue'
-import EditLure from '~/components/box/EditLure.vue'
 import KitPanel from '~/components/box/KitPanel.vue'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
@@ -29,6 +27,10 @@ import { useUnits } from '~/settings/useUnits'
 import { useWatersStore } from '~/waters/store'
 import { JAR_WORDS, LURE_OPTIONS } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
+
+// Forms and files, with their checks, come when they are asked for.
+const BoxFiles = defineAsyncComponent(() => import('~/components/box/BoxFiles.vue'))
+const EditLure = defineAsyncComponent(() => import('~/components/box/EditLure.vue'))
 
 /** The box: what one owns, how it looks in today's water, and the few that cover the rest. */
 useReadingLink()

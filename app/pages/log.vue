@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
 import WhereSheet from '~/components/sheets/WhereSheet.vue'
-import SeasonPanel from '~/components/log/SeasonPanel.vue'
 import StartTrip from '~/components/log/StartTrip.vue'
 import TrialNow from '~/components/log/TrialNow.vue'
 import TripNow from '~/components/log/TripNow.vue'
@@ -14,6 +13,9 @@ import { useLogStore } from '~/log/store'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useRecordsStore } from '~/records/store'
 import { useWatersStore } from '~/waters/store'
+
+// Its files and their checks are not part of what a trip is opened with.
+const SeasonPanel = defineAsyncComponent(() => import('~/components/log/SeasonPanel.vue'))
 
 /** On the water: the trip under way, a fair test of two, and the season read back. */
 useReadingLink()

@@ -9,12 +9,15 @@ const PREFIX = 'piscator.ahead.'
 const MOST = 50
 const place = () => (typeof localStorage === 'undefined' ? null : localStorage)
 
-export function writeAhead(events: readonly SyncEvent[]): void {
-  if (events.length > MOST) return
+/** Whether it is written: there may be no room, or none allowed. Then the shelf alone has it, once it takes it. */
+export function writeAhead(events: readonly SyncEvent[]): boolean {
+  const here = place()
+  if (!here || events.length > MOST) return false
   try {
-    for (const e of events) place()?.setItem(PREFIX + e.id, JSON.stringify(e))
+    for (const e of events) here.setItem(PREFIX + e.id, JSON.stringify(e))
+    return true
   } catch {
-    // No room, or none allowed: then the shelf alone has it, as soon as it takes it.
+    return false
   }
 }
 export function forgetAhead(events: readonly SyncEvent[]): void {

@@ -8,6 +8,7 @@ import { AT_ONCE } from '#shared/sync'
 import { tryingAgain } from './again'
 import { forgetAhead, leftAhead, writeAhead } from './ahead'
 import { useDeviceStore } from './device'
+import { drawn } from './drawn'
 import { type Standing, takeIn } from './merge'
 import { type Shelf, openShelf } from './shelf'
 
@@ -127,7 +128,8 @@ export const useRecordsStore = defineStore('records', () => {
     takeIn(standing, events)
     changes.value++
     unsent.value += events.length
-    writeAhead(events)
+    // What is written ahead is lost no more: the screen shows it before the shelf is asked.
+    if (writeAhead(events)) await drawn()
     await shelve(await open(), events)
     others?.postMessage(events)
     void syncSoon()

@@ -150,12 +150,14 @@ function nameOn(lure: LureId, { name, blades, bladeShape }: Pattern): string {
   return [`${name}, ${blades}`, bladeShape, 'blades'].filter(Boolean).join(' ')
 }
 
+const finishIdOf = (lure: LureId, patternId: string) => `${lure}.${patternId}`
+
 function fromPattern(lure: LureId, patternId: string, pattern: Pattern): Finish {
   const coats = Object.fromEntries(
     Object.entries(pattern.parts).map(([part, text]) => [part, parseCoat(text)]),
   ) as Partial<Record<Part, Coat>>
   const name = nameOn(lure, pattern)
-  return buildFinish(lure, `${lure}.${patternId}`, name, coats, pattern.mark ?? null, pattern.mimics ?? null)
+  return buildFinish(lure, finishIdOf(lure, patternId), name, coats, pattern.mark ?? null, pattern.mimics ?? null)
 }
 
 const catalogue = new Map<LureId, readonly Finish[]>()
@@ -176,5 +178,6 @@ export function finishById(id: string): Finish | null {
   return LURE_IDS.includes(lure) ? (finishesOf(lure).find(f => f.id === id) ?? null) : null
 }
 
-/** Ids of all finishes of all lures. */
-export const finishIds = (): string[] => LURE_IDS.flatMap(lure => finishesOf(lure).map(f => f.id))
+/** Ids of all finishes of all lures; none of them is built for it. */
+export const finishIds = (): string[] =>
+  LURE_IDS.flatMap(lure => Object.keys(lureType(lure).patterns).map(id => finishIdOf(lure, id)))
