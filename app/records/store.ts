@@ -98,12 +98,20 @@ export const useRecordsStore = defineStore('records', () => {
     }
   }
 
+  /** An event's record is the same one for as long as it stands: a tap makes one, not thousands anew. */
+  const keptBy = new WeakMap<SyncEvent, Kept<RecordKind>>()
+  function keptOf<K extends RecordKind>(e: SyncEvent): Kept<K> {
+    let kept = keptBy.get(e)
+    if (!kept) keptBy.set(e, (kept = { id: e.recordId, at: e.at, body: e.body as RecordOf[K] }))
+    return kept as Kept<K>
+  }
+
   /** Records of a kind as they stand, what was taken away left out. */
   function list<K extends RecordKind>(kind: K): Kept<K>[] {
     void changes.value
-    return [...(standing.get(kind)?.values() ?? [])].flatMap(e =>
-      e.body ? [{ id: e.recordId, at: e.at, body: e.body as RecordOf[K] }] : [],
-    )
+    const list: Kept<K>[] = []
+    for (const e of standing.get(kind)?.values() ?? []) if (e.body) list.push(keptOf(e))
+    return list
   }
 
   /** Put on the shelf what was made here, or hold it where there is no room. */
