@@ -2,13 +2,16 @@ import { createInterface } from 'node:readline'
 import '../tests/lightTable'
 import { LightProfile } from '#core/light-field/profile'
 import { BEAM_COLUMNS, COLUMN } from '#core/light-field/table'
+import { evenFrom } from '#core/numeric/even'
 import { backscatterShare } from '#core/water/backscatter'
 import { type Phase, backOf } from './light-table/phase'
+import { type Followed, followPhotons } from './light-table/photons'
 import { type LightAt, solver } from './light-table/solver'
 
 /**
  * `npm run -s light`: reads JSON lines {"omega", "tau", "sun" (cosine under water, null for the even sky), "back"?,
- * "solver"?} and prints the light there per unit of irradiance let in, from the table or from the solver itself.
+ * "solver"?, "photons"?} and prints the light there per unit of irradiance let in, from the table, from the solver
+ * itself, or counted photon by photon, with the standard errors of that.
  */
 interface Ask {
   omega: number
@@ -17,6 +20,8 @@ interface Ask {
   /** Backscatter share; that of Henyey-Greenstein particles of 0.924 where absent. */
   back?: number
   solver?: boolean
+  /** How many photons to follow; a beam and the usual particles only. */
+  photons?: number
 }
 
 const PARTICLES: Phase = { g: 0.924, rayleigh: 0 }
@@ -57,7 +62,7 @@ function lookedUp({ omega, tau, sun }: Ask, share: number): LightAt {
 const inRange = (v: unknown, low: number, high: number) => typeof v === 'number' && v >= low && v <= high
 
 /** What a line asks for, or what is wrong with it. */
-function answer(line: string): LightAt | { error: string } {
+function answer(line: string): LightAt | Followed | { error: string } {
   let ask: Ask
   try {
     ask = JSON.parse(line) as Ask
@@ -68,6 +73,11 @@ function answer(line: string): LightAt | { error: string } {
   if (!inRange(ask.tau, 0, Infinity)) return { error: 'tau must be 0 or more' }
   if (ask.sun !== null && !inRange(ask.sun, 0.6, 1)) return { error: 'sun must be null or a cosine of 0.6-1' }
   if (ask.back !== undefined && !inRange(ask.back, 0.001, 0.5)) return { error: 'back must be from 0.001 to 0.5' }
+  if (ask.photons !== undefined) {
+    if (ask.sun === null || ask.back !== undefined) return { error: 'photons come from a sun, through usual particles' }
+    if (!inRange(ask.photons, 100, 1e9)) return { error: 'photons must be from 100 to 1e9' }
+    return followPhotons(PARTICLES, ask.omega, { tau: ask.tau, mu: ask.sun }, ask.photons, evenFrom(1))
+  }
   const back = ask.back ?? backOf(PARTICLES)
   if (!ask.solver) return lookedUp(ask, back)
   return solver(

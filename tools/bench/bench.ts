@@ -11,6 +11,7 @@ import { benchStability } from './stability'
 import { benchTrial } from './trial'
 
 /**
+ * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
  * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log]`: times and ratios, printed, never
  * asserted: machines differ, and a slow morning is no fault in the code.
  */

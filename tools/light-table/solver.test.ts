@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { dice } from '../../tests/reference/dice'
 import type { Phase } from './phase'
+import { followPhotons } from './photons'
 import { associated } from './quadrature'
 import { solver } from './solver'
 
@@ -77,6 +79,15 @@ describe('the radiative transfer solver', () => {
     // The mean over headings by the trapezoid of eight bearings.
     const eight = (level[0] + 2 * level[1] + 2 * level[2] + 2 * level[3] + level[4]) / 8
     within(lh.mean, eight, 0.03)
+  })
+  it.each(MONTE_CARLO)('has the light that followed photons bring, albedo %d and cosine %d', (omega, mu) => {
+    const { light, error } = followPhotons(PARTICLES, omega, { tau: 1, mu }, 40_000, dice(8).even)
+    const solved = solver(PARTICLES, omega)(beam(mu)).at(1)
+    for (const key of ['ed', 'eu', 'e0'] as const) within(light[key], solved[key], 0.005 + 4 * error[key])
+    for (const key of ['toward', 'across', 'away'] as const) {
+      expect(error.eSide[key]).toBeLessThan(0.06)
+      within(light.eSide[key], solved.eSide[key], 0.01 + 4 * error.eSide[key])
+    }
   })
   it('has associated Legendre functions that are what they are called', () => {
     const x = 0.3
