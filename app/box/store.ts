@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref } from 'vue'
-import { type OwnLure, ownFinish } from '#core/box/own'
+import { type OwnLure, hasOwnCoats, ownFinish } from '#core/box/own'
 import type { Finish } from '#core/lure/finish'
 import type { LureRecord } from '#shared/schema/record'
 import { type Kept, useRecordsStore } from '~/records/store'
@@ -36,6 +36,8 @@ export const useBoxStore = defineStore('box', () => {
   const carried = computed(() => all.value.filter(l => !l.body.retired && l.body.count > 0))
   /** Ids of the finishes that are carried, own ones by their own. */
   const finishIds = computed(() => [...new Set(carried.value.flatMap(l => (l.finish ? [l.finish.id] : [])))])
+  /** Those that wear colours of one's own. */
+  const own = computed(() => carried.value.map(ownOf).filter(hasOwnCoats))
   const bodyOf = (id: string) => all.value.find(l => l.id === id)?.body ?? null
 
   /** Change the box: several lures at once are one step to take back. */
@@ -74,5 +76,16 @@ export const useBoxStore = defineStore('box', () => {
     return body ? change([{ id, body: { ...body, ...patch } }]) : Promise.resolve()
   }
   const remove = (id: string) => change([{ id, body: null }])
-  return { all, carried, finishIds, change, undo, canUndo: computed(() => undone.value.length > 0), add, edit, remove }
+  return {
+    all,
+    carried,
+    finishIds,
+    own,
+    change,
+    undo,
+    canUndo: computed(() => undone.value.length > 0),
+    add,
+    edit,
+    remove,
+  }
 })

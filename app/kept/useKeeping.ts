@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { finishById } from '#core/lure/finish'
 import { type Answers, useAnswers } from '~/screen/useScreen'
 import { useSettingsStore } from '~/settings/store'
 import { useCallsStore } from './store'
@@ -9,10 +10,17 @@ export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> 
   const settings = useSettingsStore()
   const selected = computed(() => screen.value?.call.finish ?? null)
 
+  /** Why the chosen finish cannot be kept; nothing where it can. */
+  const hindrance = computed(() =>
+    selected.value && !finishById(selected.value.id)
+      ? 'Kept calls hold finishes of the catalogue; this one is yours.'
+      : '',
+  )
+
   function keep(): void {
-    if (!selected.value || !asked.value) return
+    if (!selected.value || !asked.value || hindrance.value) return
     const { limit: _limit, units: _units, ...request } = asked.value.request
     calls.keep(request, selected.value, asked.value.waterId, settings.exactPlace)
   }
-  return { selected, keep, justKept: computed(() => calls.last), takeBack: calls.takeBack }
+  return { selected, hindrance, keep, justKept: computed(() => calls.last), takeBack: calls.takeBack }
 }

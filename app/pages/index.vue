@@ -61,6 +61,7 @@ const answers = useScreen(() => ({
   stripM: stripM.value,
   draft: held.value,
   owned: box.finishIds.filter(id => id.startsWith(`${store.reading.lure}.`)),
+  own: box.own.filter(o => o.lure === store.reading.lure),
   onlyOwned: settings.onlyOwned,
   waterId: store.reading.waterId,
 }))

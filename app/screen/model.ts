@@ -1,3 +1,4 @@
+import { type OwnLure, ownFinish } from '#core/box/own'
 import { hex } from '#core/spectrum/colour'
 import type { Request } from '#core/request/request'
 import type { Side } from '#core/lure/types'
@@ -25,8 +26,10 @@ export interface ScreenAsk {
   depthsM: number[]
   side: Side
   watcher: Watcher
-  /** The catalogue's finishes in the box; null where there is no box. */
+  /** The finishes in the box, own ones by their own ids; null where there is no box. */
   owned?: readonly string[] | null
+  /** Lures of the box that wear colours of one's own: ranked with the catalogue's. */
+  own?: readonly OwnLure[]
   /** Only what is owned is listed, as long as anything of this lure is. */
   onlyOwned?: boolean
   /** The finish on the plate; the first pick when it is not of this lure. */
@@ -148,7 +151,8 @@ function nearestOf(first: Worked['ranked'][number], owned: Worked['ranked']): Re
 
 /** Work out a screen, or the draft of one. Pure: used by the worker, and on the page where workers are refused. */
 export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
-  const everything = rank(ask.request)
+  const own = (ask.own ?? []).map(ownFinish).filter(f => f !== null)
+  const everything = rank(ask.request, own)
   const owned = everything.ranked.filter(j => ask.owned?.includes(j.finish.id))
   const worked = ask.onlyOwned && owned.length ? keptTo(everything, owned) : everything
   const { moment, ranked, judge } = worked

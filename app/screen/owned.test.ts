@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { knownFinish, ownFinish } from '#core/box/own'
 import { finishesOf } from '#core/lure/finish'
 import { type ScreenAsk, type ScreenModel, workScreen } from './model'
 
@@ -43,5 +44,23 @@ describe('what is in the box', () => {
     expect(nearest!.steps).toBeGreaterThan(0)
     expect(screen({ owned: [...few, first] }).nearest).toBeNull()
     expect(all.nearest).toBeNull()
+  })
+  it('in colours of one’s own is ranked with the catalogue’s, whose ranks and scores it does not move', () => {
+    const flank = { colour: '#ffffff', material: 'matte' } as const
+    const own = [
+      { id: 'mine', lure: 'jerkbait', finishId: 'jerkbait.white', name: 'Mine', coats: { flank } },
+      { id: 'other', lure: 'spinnerbait', finishId: 'spinnerbait.all-black', name: 'Other', coats: { skirt: flank } },
+    ] as const
+    const mine = ownFinish(own[0])!
+    const both = screen({ own, selectedId: mine.id })
+    expect(listed(both)).toEqual([...listed(all), mine.id].sort())
+    expect(both.call.finish).toMatchObject({ id: mine.id, name: 'Mine' })
+    expect(knownFinish(both.selectedId)).toBe(mine)
+    const order = (s: ScreenModel) => s.answer.rotation.map(r => r.finishId)
+    expect(screen({ own: own.slice(1) }).rows).toEqual(all.rows)
+    expect(screen({ own, selectedId: first }).call.score).toBe(screen({ selectedId: first }).call.score)
+    expect(order(both).every(id => knownFinish(id))).toBe(true)
+    const alone = screen({ own, owned: [mine.id, ...few.slice(0, 2)], onlyOwned: true })
+    expect(listed(alone)).toEqual([mine.id, ...few.slice(0, 2)].sort())
   })
 })

@@ -14,6 +14,10 @@ export interface OwnLure {
 }
 
 const made = new Map<string, Finish>()
+const byId = new Map<string, Finish>()
+
+/** A finish by its id: of the catalogue, or one of an angler's own that was made before; null else. */
+export const knownFinish = (id: string): Finish | null => finishById(id) ?? byId.get(id) ?? null
 
 /** A short mark of a text (FNV-1a, 32 bits). */
 function markOf(text: string): string {
@@ -40,6 +44,7 @@ export function ownFinish(own: OwnLure): Finish | null {
     // What is drawn of it is kept by its id, so that other coats make another.
     finish = buildFinish(lure, `${lure}.own-${id}-${markOf(key)}`, name, worn, base.mark, base.mimics)
     made.set(key, finish)
+    byId.set(finish.id, finish)
   }
   return finish
 }

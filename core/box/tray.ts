@@ -2,8 +2,6 @@ import { type OwnLure, ownFinish } from '#core/box/own'
 import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { painter, type Seen } from '#core/picture/underWater'
-import { placesOf } from '#core/ranking/closeCall'
-import type { Judged } from '#core/ranking/judge'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { resolve } from '#core/request/resolve'
@@ -62,19 +60,15 @@ function sameFrom(request: Request, lure: LureId, groups: readonly (readonly Fin
 
 /** The box's lures of one type in today's water, at a distance: how each looks, and which look alike. */
 export function trayOf(request: Request, lure: LureId, owned: readonly OwnLure[], fishM: number): TrayLures {
-  const { moment, judge, prey, ranked } = rank(requestFor(request, lure, fishM))
   const wears = new Map<Finish, string[]>()
   for (const o of owned) {
     const finish = ownFinish(o)
     if (finish) wears.set(finish, [...(wears.get(finish) ?? []), o.id])
   }
-  const listed = new Map(ranked.map(j => [j.finish, j]))
-  const mine: Judged[] = [...wears.keys()].map(f => listed.get(f) ?? judge.judge(measure(f, moment.scene, prey)))
-  const others = ranked.filter(j => !wears.has(j.finish))
-  const all = [...mine, ...others].sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
-  const places = placesOf(all)
+  const { moment, ranked, places } = rank(requestFor(request, lure, fishM), [...wears.keys()])
+  const mine = ranked.filter(j => wears.has(j.finish))
+  const best = ranked.find(j => !wears.has(j.finish))
   const paint = painter(moment.scene, 'level', 'diver')
-  mine.sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
   const looks = looksOf(mine)
   const shared = looks.flatMap((group, look) => (group.length > 1 ? [{ group, look }] : []))
   const from = sameFrom(
@@ -89,21 +83,21 @@ export function trayOf(request: Request, lure: LureId, owned: readonly OwnLure[]
       ids: wears.get(j.finish)!,
       finishId: j.finish.id,
       score: j.score,
-      place: places[all.indexOf(j)]!,
+      place: places[ranked.indexOf(j)]!,
       sightM: j.sight.level.sightM,
       seen: paint(j.finish, fishM),
       look: looks.findIndex(g => g.includes(j)),
     })),
     sameFromM: Object.fromEntries(shared.map(({ look }, i) => [look, from[i]!])),
-    best: others[0] ? { finishId: others[0].finish.id, score: others[0].score } : null,
+    best: best ? { finishId: best.finish.id, score: best.score } : null,
   }
 }
 
 /** How far apart all finishes of a lure and the box are to the fish, in just-noticeable differences. */
 export function apartOf(request: Request, lure: LureId, owned: readonly OwnLure[], fishM: number) {
-  const { moment, prey, ranked } = rank(requestFor(request, lure, fishM))
-  const own = owned.map(ownFinish).filter(f => f !== null)
-  const extra = [...new Set(own)].filter(f => !ranked.some(j => j.finish === f))
-  const all = [...ranked, ...extra.map(f => measure(f, moment.scene, prey))]
-  return { finishIds: all.map(m => m.finish.id), apart: all.map(a => all.map(b => apartJnd(a, b))) }
+  const { ranked } = rank(
+    requestFor(request, lure, fishM),
+    owned.map(ownFinish).filter(f => f !== null),
+  )
+  return { finishIds: ranked.map(m => m.finish.id), apart: ranked.map(a => ranked.map(b => apartJnd(a, b))) }
 }

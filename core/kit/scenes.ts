@@ -3,7 +3,7 @@ import type { LureId } from '#core/lure/types'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { looksOf } from '#core/sight/likeness'
-import { apartJnd, measure } from '#core/sight/measure'
+import { apartJnd } from '#core/sight/measure'
 
 /** A scene that is fished: a request for a ranking, and how much it counts. */
 export type Scene = Omit<Request, 'limit'> & { weight?: number }
@@ -31,10 +31,8 @@ export const scoredFinishes = (lure: LureId, extra: readonly Finish[] = []): Fin
  * @param extra finishes beside the catalogue's, of any lure: an angler's own
  */
 export function scoreScene({ weight = 1, ...request }: Scene, extra: readonly Finish[] = []): SceneScores {
-  const { ranked: listed, judge, moment, prey } = rank(request)
+  const { ranked } = rank(request, extra)
   const finishes = scoredFinishes(request.lure, extra)
-  const own = finishes.slice(listed.length).map(f => judge.judge(measure(f, moment.scene, prey)))
-  const ranked = own.length ? [...listed, ...own].sort((a, b) => b.score - a.score) : listed
   const index = new Map<Finish, number>(finishes.map((f, i) => [f, i]))
   const scores = new Array<number>(finishes.length)
   for (const j of ranked) scores[index.get(j.finish)!] = j.score

@@ -2,7 +2,7 @@ import { resolve } from '#core/request/resolve'
 import { gradesOf } from '#core/request/grades'
 import type { Request } from '#core/request/request'
 import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
-import { finishesOf } from '#core/lure/finish'
+import { type Finish, finishesOf } from '#core/lure/finish'
 import { advisoriesOf } from '#core/rules/advisories'
 import type { Answer, Ranked } from '#core/ranking/answer'
 import { boatSideOf, nextOf } from '#core/ranking/boatSide'
@@ -34,8 +34,12 @@ export interface Worked {
   places: readonly number[]
 }
 
-/** Rank every finish of the lure. Ties and near-ties are settled by id, so the catalogue's order never shows. */
-export function rank(request: Request): Worked {
+/**
+ * Rank every finish of the lure. Ties and near-ties are settled by id, so the catalogue's order never shows.
+ * @param own finishes beside the catalogue's, of any lure. They are held against the catalogue's spread and have no
+ * part in it: what an angler owns changes nothing for the others.
+ */
+export function rank(request: Request, own: readonly Finish[] = []): Worked {
   const conditions = resolve(request)
   const scene = buildScene(conditions.scene)
   const prey = preyLooks(scene, conditions.food)
@@ -49,7 +53,9 @@ export function rank(request: Request): Worked {
     ) as Moment['field'],
   }
   const judge = prepareJudge(moment, measured)
-  const ranked = measured.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
+  const extra = own.filter(f => f.lure === conditions.lure && !measured.some(m => m.finish === f))
+  const all = [...measured, ...extra.map(f => measure(f, scene, prey))]
+  const ranked = all.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
   return { moment, prey, judge, ranked, places: placesOf(ranked) }
 }
 

@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { BoxLure } from '~/box/store'
 import type { MapShown } from '~/box/work'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /** Finishes of one lure as the fish sees them: near means alike. What is owned is drawn, what is missing a ring. */
@@ -31,7 +31,7 @@ const things = computed(() => {
   if (!map) return []
   return map.finishIds.map((id, i) => {
     const lure = props.lures.find(l => l.finish?.id === id && !l.body.retired)
-    const finish = lure?.finish ?? finishById(id)
+    const finish = knownFinish(id)
     return { id, lure, finish, name: lure?.body.name ?? finish?.name ?? id, ...scale.value.at(map.points[i]!) }
   })
 })

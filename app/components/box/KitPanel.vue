@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import type { KitAnswer, KitSize } from '#core/kit/kit'
 import type { BoxLure } from '~/box/store'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -21,8 +21,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ size: [n: number]; stop: []; start: []; waters: []; buy: [finishId: string] }>()
 const of100 = (share: number) => Math.round(100 * share)
-const finishOf = (id: string) => finishById(id) ?? props.lures.find(l => l.finish?.id === id)?.finish ?? null
-const nameOf = (id: string) => props.lures.find(l => l.finish?.id === id)?.body.name ?? finishOf(id)?.name ?? id
+const nameOf = (id: string) => props.lures.find(l => l.finish?.id === id)?.body.name ?? knownFinish(id)?.name ?? id
 const repeats = computed(() => props.lures.length - props.lookCount)
 const word = (n: number) => numberWord(n, 'none')
 const gaps = computed(() => (props.kit?.gaps ?? []).filter(g => of100(g.gain) >= 1).slice(0, 3))
@@ -92,7 +91,7 @@ const BAR_PX = 62
         <li v-for="(id, i) in chosen.finishIds" :key="id" class="min-w-0">
           <span class="relative block h-15 bg-plate p-0.5">
             <span class="figure absolute top-0 left-0 bg-ink px-1.5 font-bold text-page">{{ i + 1 }}</span>
-            <HandFigure v-if="finishOf(id)" :finish="finishOf(id)!" :line="2.4" />
+            <HandFigure v-if="knownFinish(id)" :finish="knownFinish(id)!" :line="2.4" />
           </span>
           <span class="block truncate text-note">{{ nameOf(id) }}</span>
         </li>
@@ -115,11 +114,11 @@ const BAR_PX = 62
             @click="emit('buy', g.finishId)"
           >
             <span class="block h-10 w-20 shrink-0 opacity-70">
-              <HandFigure v-if="finishOf(g.finishId)" :finish="finishOf(g.finishId)!" :line="2.4" />
+              <HandFigure v-if="knownFinish(g.finishId)" :finish="knownFinish(g.finishId)!" :line="2.4" />
             </span>
             <span class="min-w-0 flex-1 leading-tight">
               <b class="figure block">{{ nameOf(g.finishId) }}</b>
-              <span class="text-note text-ink2">{{ LURE_SHORT[finishOf(g.finishId)!.lure] }}</span>
+              <span class="text-note text-ink2">{{ LURE_SHORT[knownFinish(g.finishId)!.lure] }}</span>
             </span>
             <b class="figure text-lead">+{{ (100 * g.gain).toFixed(1) }}</b>
           </button>

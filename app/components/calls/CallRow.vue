@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { knownFinish } from '#core/box/own'
 import { finishById } from '#core/lure/finish'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
@@ -29,16 +30,18 @@ const { lengthNumber, length } = useUnits()
 const call = computed(() => props.callAt(props.place))
 const selected = computed(() => shows(call.value, props.selectedId))
 const red = computed(() => settings.theme === 'night')
-const finish = computed(() => finishById(call.value.finishId)!)
+const finish = computed(() => knownFinish(call.value.finishId)!)
 const water = computed(
   () => `background:${red.value ? redTone(call.value.seen.water, NIGHT_WATER) : call.value.seen.water}`,
 )
-const same = computed(() => call.value.same.map(id => finishById(id)!))
+/** An angler's own colours, in the box. */
+const own = computed(() => !finishById(call.value.finishId))
+const same = computed(() => call.value.same.map(id => knownFinish(id)!))
 /** Most of those that are the same to the fish that a row draws. */
 const DRAWN = 2
 const spoken = computed(() =>
   [
-    `${call.value.place}. ${call.value.name}.`,
+    `${call.value.place}. ${call.value.name}${own.value ? ', your own' : ''}.`,
     call.value.sightM < FELT_M
       ? 'Felt before it is seen.'
       : `First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}.`,
@@ -90,7 +93,10 @@ export const ROW_PX = { desk: 105, phone: 208 } as const
         class="flex min-w-0 flex-col"
         :class="phone ? 'w-full px-3 pt-1.5' : 'flex-1 overflow-hidden pt-0.5 pr-2 pl-2.5'"
       >
-        <span class="leading-[1.15] font-bold" :class="phone ? 'text-lead' : 'text-name'">{{ call.name }}</span>
+        <span class="leading-[1.15] font-bold" :class="phone ? 'text-lead' : 'text-name'">
+          {{ call.name }}
+          <span v-if="own" class="text-label font-medium whitespace-nowrap text-ink2">yours</span>
+        </span>
         <span class="leading-[1.2] text-ink2" :class="phone ? 'h-9.5 text-bar' : 'text-note'" data-whole>
           {{ call.reason }}
         </span>

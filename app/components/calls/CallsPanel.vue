@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useVirtualList } from '@vueuse/core'
 import { computed, ref, watch, watchEffect } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import { useFigurePictures } from '~/components/figure/useFigurePictures'
 import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
@@ -66,7 +66,7 @@ watch(
 const { warm, inks } = useFigurePictures()
 watch([() => shown.value?.answer.lure, inks], () =>
   warm(
-    (shown.value?.answer.rows ?? []).map(r => finishById(r.finishId)!),
+    (shown.value?.answer.rows ?? []).map(r => knownFinish(r.finishId)!),
     ROW_LINE,
   ),
 )

@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { SCHOOLS } from '#core/words/schools'
 import { parseCoat } from '#core/paintwork/coat'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import { SIDES, type Side } from '#core/lure/types'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
@@ -30,14 +30,14 @@ const settings = useSettingsStore()
 const { lengthNumber, length, lengthText } = useUnits()
 const red = computed(() => settings.theme === 'night')
 const call = computed(() => props.screen.call)
-const finish = computed(() => finishById(props.screen.selectedId)!)
+const finish = computed(() => knownFinish(props.screen.selectedId)!)
 const side = computed(() => store.reading.side)
 const SIDE_WORDS = { level: 'From the side', below: 'From below', above: 'From above' } as const
 const maxM = computed(() => Math.max(...SIDES.map(s => call.value.sightingRangeM[s])) * 1.02)
 const chart = ref(false)
 /** Night draws tone; colour only while the button is held. */
 const showColour = ref(false)
-const nameOf = (id: string) => finishById(id)?.name ?? id
+const nameOf = (id: string) => knownFinish(id)?.name ?? id
 const dressUps = computed(() =>
   props.screen.answer.dressUps
     .filter(d => d.finishId === props.screen.selectedId)
@@ -70,7 +70,7 @@ const shownFrom = (s: Side) => {
 const colourMatters = computed(() => props.screen.answer.colourMatters)
 const same = computed(() => {
   const look = props.screen.answer.lookAlikes.find(g => g.includes(finish.value.id)) ?? []
-  return look.filter(id => id !== finish.value.id).map(id => finishById(id)!)
+  return look.filter(id => id !== finish.value.id).map(id => knownFinish(id)!)
 })
 /** The dress-up tried on the large figure. */
 const dressed = ref<string | null>(null)

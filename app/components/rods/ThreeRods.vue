@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import type { RodOut } from '#core/ranking/answer'
 import { ROD_WORDS } from '~/words/options'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -8,7 +8,7 @@ import HandFigure from '~/components/figure/HandFigure.vue'
 /** The rotation: three rods that differ in kind, with when to change. */
 const props = defineProps<{ rods: RodOut[]; selectedId: string | null }>()
 defineEmits<{ select: [id: string] }>()
-const rods = computed(() => props.rods.map(r => ({ ...r, full: finishById(r.finishId)! })))
+const rods = computed(() => props.rods.map(r => ({ ...r, full: knownFinish(r.finishId)! })))
 </script>
 
 <template>
