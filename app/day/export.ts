@@ -1,7 +1,7 @@
 import { MINUTE_MS } from '#core/units'
 import { DateTime } from 'luxon'
 import { midnightMs } from '#core/day/clock'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import type { DayRequest } from '#core/day/request'
 import { LURE_SHORT, cautionName } from '~/words/options'
 import type { DayShown, PlanShown, SpellShown } from './work'
@@ -35,7 +35,7 @@ export function changesOf({ request, light, plan }: Pick<PlanOut, 'request' | 'l
     min: light.steps[spell.from]!.atMin,
     endMin: light.steps[spell.to - 1]!.endMin,
     lure: LURE_SHORT[request.lures[lane]!.lure],
-    finish: finishById(spell.finishId)?.name ?? spell.finishId,
+    finish: knownFinish(spell.finishId)?.name ?? spell.finishId,
     why: spell.why,
   })
   return plan.lanes.flatMap((spells, lane) => spells.map(s => change(s, lane))).sort((a, b) => a.min - b.min)

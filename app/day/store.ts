@@ -7,7 +7,7 @@ import { type Pin, withPin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import type { Tide } from '#core/request/request'
 import type { ForecastOut } from '#shared/schema/forecast'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import { useBoxStore } from '~/box/store'
 import { localTime } from '~/reading/clock'
 import { requestOf } from '~/reading/reading'
@@ -100,7 +100,7 @@ export const useDayStore = defineStore('day', () => {
 
   /** Where plans keep to the box: what is in it of a lure, as long as anything is. */
   function ownedOf(lure: string): { finishIds?: string[] } {
-    const mine = box.finishIds.filter(id => id.startsWith(`${lure}.`) && finishById(id))
+    const mine = box.finishIds.filter(id => id.startsWith(`${lure}.`) && knownFinish(id))
     return settings.onlyOwned && mine.length ? { finishIds: mine } : {}
   }
 

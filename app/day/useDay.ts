@@ -1,5 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { OwnLure } from '#core/box/own'
 import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import type { StepScores } from '#core/day/scores'
@@ -23,12 +24,14 @@ export interface DayQuestion {
   depthsM: number[]
   acrossHeightM: number | null
   pins: readonly Pin[]
+  /** Lures of the box in colours of one's own. */
+  own: readonly OwnLure[]
 }
 
 /** What of a request decides its scores: the pack, the cost of a change and the shortest spell do not. */
-function scoresKey({ packMost: _p, changeCost: _c, minSpellMin: _m, bank, ...r }: DayRequest): string {
+function scoresKey({ packMost: _p, changeCost: _c, minSpellMin: _m, bank, ...r }: DayRequest, own: readonly OwnLure[]) {
   const shaded = r.lures.some(l => l.place === 'shade')
-  return JSON.stringify([r, shaded ? bank : null])
+  return JSON.stringify([r, shaded ? bank : null, own])
 }
 
 /**
@@ -74,8 +77,8 @@ export function useDay(ask: () => DayQuestion) {
   async function rankLanes(): Promise<void> {
     const mine = ++newest
     const stale = () => mine !== newest
-    const { request, pins } = ask()
-    const key = scoresKey(request)
+    const { request, pins, own } = ask()
+    const key = scoresKey(request, own)
     cancelled.value = false
     try {
       if (known.key !== key) {
@@ -90,7 +93,7 @@ export function useDay(ask: () => DayQuestion) {
         const byHand = async (hand: (typeof hands)[number]) => {
           while (next < portions.length && !stale()) {
             const { lane, from } = portions[next++]!
-            const some = await hand.work({ kind: 'scores', request, lane, from, to: from + AT_ONCE })
+            const some = await hand.work({ kind: 'scores', request, own, lane, from, to: from + AT_ONCE })
             ;(some as (StepScores | null)[]).forEach((s, i) => (scores[lane]![from + i] = s))
             if (!stale()) progress.value = ++done / portions.length
           }
@@ -99,7 +102,7 @@ export function useDay(ask: () => DayQuestion) {
         if (stale()) return
         known = { key, scores }
       }
-      const planned = (await work({ kind: 'plan', request, scores: known.scores, pins })) as PlanShown
+      const planned = (await work({ kind: 'plan', request, own, scores: known.scores, pins })) as PlanShown
       if (stale()) return
       scored.value = known.scores
       plan.value = planned

@@ -1,3 +1,5 @@
+import type { DayRequest } from '#core/day/request'
+import { finishById } from '#core/lure/finish'
 import { type Ref, computed, onMounted, ref, watch } from 'vue'
 import type { PlanShown } from './work'
 import { onDate } from '~/reading/clock'
@@ -6,6 +8,12 @@ import { type Kept, useRecordsStore } from '~/records/store'
 import { useWatersStore } from '~/waters/store'
 import { FIRST_DAY, USUAL_SCORE } from './fields'
 import { useDayStore } from './store'
+
+/** A lane as it can be planned anywhere: what is not of the catalogue is on this angler's devices alone. */
+function ofCatalogue({ finishIds, ...lane }: DayRequest['lures'][number]): DayRequest['lures'][number] {
+  const ids = finishIds?.filter(id => finishById(id))
+  return ids?.length ? { ...lane, finishIds: ids } : lane
+}
 
 /** Keep the plan of a day, and open one that was kept, on its date or on the one that is looked at. */
 export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
@@ -24,7 +32,7 @@ export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
     void records.put('plan', {
       name: waters.current?.name ?? 'Unnamed water',
       waterId: reading.reading.waterId,
-      asked: day.request,
+      asked: { ...day.request, lures: day.request.lures.map(ofCatalogue) },
       ...(day.set.pins.length ? { pins: day.set.pins } : {}),
       pack: plan.value.pack.map(p => p.finishId),
       share: plan.value.packed,

@@ -25,6 +25,7 @@ import { useDay } from '~/day/useDay'
 import { useDayPlans } from '~/day/useDayPlans'
 import { atMinute, minuteOfDay } from '~/reading/clock'
 import { useReadingLink } from '~/reading/useReadingLink'
+import { useBoxStore } from '~/box/store'
 import { useReadingStore } from '~/reading/store'
 import type { Kept } from '~/records/store'
 import { download } from '~/settings/download'
@@ -37,6 +38,7 @@ useReadingLink()
 const reading = useReadingStore()
 const day = useDayStore()
 const waters = useWatersStore()
+const box = useBoxStore()
 const phone = useMediaQuery('(max-width: 899px)')
 const { length } = useUnits()
 
@@ -56,6 +58,7 @@ const answers = useDay(() => ({
   depthsM: STOPS.map(s => s * reachM.value),
   acrossHeightM: day.set.bank?.acrossHeightM ?? null,
   pins: day.set.pins,
+  own: box.own.filter(o => day.set.lanes.some(l => l.lure === o.lure)),
 }))
 const { light, plan, scored, progress, failed, cancelled, cancel, rankLanes } = answers
 

@@ -1,4 +1,4 @@
-import { type OwnLure, ownFinish } from '#core/box/own'
+import { type OwnLure, ownFinishes } from '#core/box/own'
 import { hex } from '#core/spectrum/colour'
 import type { Request } from '#core/request/request'
 import type { Side } from '#core/lure/types'
@@ -151,8 +151,7 @@ function nearestOf(first: Worked['ranked'][number], owned: Worked['ranked']): Re
 
 /** Work out a screen, or the draft of one. Pure: used by the worker, and on the page where workers are refused. */
 export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
-  const own = (ask.own ?? []).map(ownFinish).filter(f => f !== null)
-  const everything = rank(ask.request, own)
+  const everything = rank(ask.request, ownFinishes(ask.own ?? []))
   const owned = everything.ranked.filter(j => ask.owned?.includes(j.finish.id))
   const worked = ask.onlyOwned && owned.length ? keptTo(everything, owned) : everything
   const { moment, ranked, judge } = worked

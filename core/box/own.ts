@@ -48,3 +48,6 @@ export function ownFinish(own: OwnLure): Finish | null {
   }
   return finish
 }
+
+/** The finishes of lures in the box, those left out that the catalogue no longer has. */
+export const ownFinishes = (lures: readonly OwnLure[]): Finish[] => lures.map(ownFinish).filter(f => f !== null)

@@ -1,4 +1,4 @@
-import { type OwnLure, ownFinish } from '#core/box/own'
+import { type OwnLure, ownFinish, ownFinishes } from '#core/box/own'
 import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { painter, type Seen } from '#core/picture/underWater'
@@ -95,9 +95,6 @@ export function trayOf(request: Request, lure: LureId, owned: readonly OwnLure[]
 
 /** How far apart all finishes of a lure and the box are to the fish, in just-noticeable differences. */
 export function apartOf(request: Request, lure: LureId, owned: readonly OwnLure[], fishM: number) {
-  const { ranked } = rank(
-    requestFor(request, lure, fishM),
-    owned.map(ownFinish).filter(f => f !== null),
-  )
+  const { ranked } = rank(requestFor(request, lure, fishM), ownFinishes(owned))
   return { finishIds: ranked.map(m => m.finish.id), apart: ranked.map(a => ranked.map(b => apartJnd(a, b))) }
 }

@@ -9,6 +9,7 @@ import type { DayScores } from './plan'
 import { planDay } from './plan'
 import type { DayRequest } from './request'
 import { dayOf, scoreStep } from './scores'
+import { ownFinish } from '#core/box/own'
 import { acrossFrom, shadeM } from './shade'
 import { type ChangeRules, type Lane, bestSpells } from './spells'
 import { dayWater } from './water'
@@ -219,6 +220,25 @@ describe('a plan', () => {
     expect(answer.cautions.filter(c => c.kind === 'nests')).toHaveLength(1)
     for (const { lures } of answer.steps) expect(lures[1]!.finishId).toBe('jerkbait.black')
     expect(Object.keys(answer.steps[0]!.lures[1]!.scores!)).toEqual(['jerkbait.black'])
+  })
+  it('has an angler’s own finish beside the catalogue’s, which score as they do without it', () => {
+    const own = ownFinish({
+      id: 'mine',
+      lure: 'walking-topwater',
+      finishId: 'walking-topwater.bone',
+      name: 'Mine',
+      coats: { belly: { colour: '#101010', material: 'matte' } },
+    })!
+    const mine = dayOf(ASKED, [own])
+    const step = mine.steps[0]!
+    const { [own.id]: its, ...others } = scoreStep(ASKED, mine, step, ASKED.lures[0]!)!.scores
+    expect(its).toBeGreaterThan(0)
+    expect(others).toEqual(scores[0]![0]!.scores)
+    const one = mine.steps.map((_, t) => ({ ...scores[0]![t]!, scores: { [own.id]: 1 } }))
+    const plan = planDay(ASKED, mine, [one, scores[1]!])
+    expect(plan.pack[0]!.finishId).toBe(own.id)
+    // A lane that names what it may use has nothing else.
+    expect(plan.lanes[1]!.ids).toEqual(['jerkbait.black'])
   })
   it('ranks a lure fished in the shade apart from one in the open, while there is shade', () => {
     const open = { lure: 'walking-topwater' } as const

@@ -38,9 +38,9 @@ export interface DayPlan {
   worth: { all: number; pack: number; oneEach: number }
 }
 
-/** Finishes a lane may use, by id. */
-const idsOf = ({ lure, finishIds }: DayLane): string[] =>
-  finishIds ? [...new Set(finishIds)] : finishesOf(lure).map(f => f.id)
+/** Finishes a lane may use, by id: those it names, else the catalogue's and the angler's own. */
+const idsOf = ({ lure, finishIds }: DayLane, own: Day['own']): string[] =>
+  finishIds ? [...new Set(finishIds)] : [...finishesOf(lure), ...own.filter(f => f.lure === lure)].map(f => f.id)
 
 export const rulesOf = (r: DayRequest): ChangeRules => ({
   changeCost: r.changeCost ?? USUAL_CHANGE_COST,
@@ -61,11 +61,11 @@ const worthOf = ({ worth }: Lane, { spells }: LanePlan, { changeCost }: ChangeRu
  * Plan a day from what was scored: nothing here asks the optics, so that costs and packs can be tried at once. Changes
  * that are held bind the pack and its spells, not what the day could be worth.
  */
-export function planDay(r: DayRequest, { steps }: Day, scores: DayScores, pins: readonly Pin[] = []): DayPlan {
+export function planDay(r: DayRequest, { steps, own }: Day, scores: DayScores, pins: readonly Pin[] = []): DayPlan {
   const minutes = steps.map(s => s.endMin - s.atMin)
   const rules = rulesOf(r)
   const lanes = r.lures.map((asked, l): Lanes => {
-    const ids = idsOf(asked)
+    const ids = idsOf(asked, own)
     const worth = ids.map(id => minutes.map((m, t) => ((scores[l]![t]?.scores[id] ?? 0) * m) / HOUR_MIN))
     return { ids, lane: { worth, minutes } }
   })

@@ -3,6 +3,7 @@ import { type Weather, weatherOf } from '#core/day/forecast'
 import type { DayLane, DayRequest } from '#core/day/request'
 import { shadeM } from '#core/day/shade'
 import type { COLOUR_MATTERS } from '#core/ranking/answer'
+import type { Finish } from '#core/lure/finish'
 import { colourMattersOf } from '#core/ranking/colourMatters'
 import { type Worked, rank } from '#core/ranking/recommend'
 import { bestReason, differs } from '#core/ranking/rotation'
@@ -25,6 +26,8 @@ export interface DayStep extends Step {
 export interface Day {
   clock: DayClock
   steps: readonly DayStep[]
+  /** Finishes of an angler's own that are ranked beside the catalogue's. */
+  own: readonly Finish[]
 }
 
 /** What the engine says of one lure in one step. */
@@ -44,7 +47,7 @@ const WIDE_ENOUGH_M = 1.8
 /** Scores this near the best are a toss-up where the finish is another in kind. Ours. */
 const TOSS_UP = { score: 0.03, differs: 0.5 }
 
-export function dayOf(r: DayRequest): Day {
+export function dayOf(r: DayRequest, own: readonly Finish[] = []): Day {
   const clock = dayClock(r)
   const weather = weatherOf(r.hours ?? [], clock.fromMin, clock.toMin)
   const { latitude: latitudeDeg, longitude: longitudeDeg } = r.place
@@ -54,7 +57,7 @@ export function dayOf(r: DayRequest): Day {
     const shade = r.bank ? shadeM(r.bank, sun.sunElevationDeg, sun.sunBearingDeg) : null
     return { ...step, ...sun, weather: weather(step.atMin), shadeM: shade }
   })
-  return { clock, steps }
+  return { clock, steps, own }
 }
 
 /** Whether the lane's lure is in the bank's shade in a step: only where it is fished there and the shade is wide. */
@@ -104,7 +107,7 @@ const round = (v: number) => Math.round(v * 1e4) / 1e4
 /** Rank one lure in one step: the heavy part of a plan, a full ranking without its reasons. Null ashore. */
 export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane): StepScores | null {
   if (step.weather.lightning) return null
-  const worked = rank(requestAt(r, day, step, lane))
+  const worked = rank(requestAt(r, day, step, lane), day.own)
   const { ranked, moment } = worked
   return {
     scores: Object.fromEntries(ranked.map(j => [j.finish.id, round(j.score)])),
@@ -118,6 +121,6 @@ export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane)
 
 /** What speaks most for a finish in a step. */
 export function whyAt(r: DayRequest, day: Day, step: DayStep, lane: DayLane, finishId: string): Sentence {
-  const { ranked } = rank(requestAt(r, day, step, lane))
+  const { ranked } = rank(requestAt(r, day, step, lane), day.own)
   return bestReason(ranked.find(j => j.finish.id === finishId)!)
 }

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Pin } from '#core/day/pins'
 import type { StepScores } from '#core/day/scores'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import DragHandle from '~/components/common/DragHandle.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import Silhouette from '~/components/figure/Silhouette.vue'
@@ -50,7 +50,7 @@ const where = computed(() => {
 const blocks = computed(() => {
   const steps = light.value?.steps ?? []
   return (props.spells ?? []).flatMap((s, spell) => {
-    const finish = finishById(s.finishId)
+    const finish = knownFinish(s.finishId)
     const out: { spell: number; from: number; to: number }[] = []
     for (let t = s.from; t < s.to; t++) {
       if (!steps[t] || steps[t]!.lightning) continue
@@ -115,7 +115,7 @@ function letGo({ i, before, after, fromMin, atMin, toMin }: Edge) {
     emit('pin', { fromMin, atMin: min, toMin, before: before.finishId, after: after.finishId }, atMin)
   }
 }
-const nameOf = (s: SpellShown) => finishById(s.finishId)?.name ?? s.finishId
+const nameOf = (s: SpellShown) => knownFinish(s.finishId)?.name ?? s.finishId
 const figureH = computed(() => Math.max(24, props.height - 38))
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { DateTime } from 'luxon'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import { type PlanOut, changesOf } from '~/day/export'
 import { clock } from '~/reading/clock'
@@ -18,7 +18,7 @@ const lanes = computed(() =>
     i,
   })),
 )
-const pack = computed(() => props.out.plan.pack.map(p => ({ ...p, finish: finishById(p.finishId) })))
+const pack = computed(() => props.out.plan.pack.map(p => ({ ...p, finish: knownFinish(p.finishId) })))
 const sun = computed(() => {
   const { firstLight, sunrise, sunset, lastLight } = props.out.light.sun
   const of = (min: number | null) => (min === null ? 'none' : clock(min))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import { useRecordsStore } from '~/records/store'
 import type { Kept } from '~/records/store'
 
@@ -11,7 +11,7 @@ const records = useRecordsStore()
 const plans = computed(() =>
   records.list('plan').sort((a, b) => b.body.asked.date.localeCompare(a.body.asked.date) || b.at.localeCompare(a.at)),
 )
-const names = (p: Kept<'plan'>) => p.body.pack.map(id => finishById(id)?.name ?? id).join(', ')
+const names = (p: Kept<'plan'>) => p.body.pack.map(id => knownFinish(id)?.name ?? id).join(', ')
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import { useDayStore } from '~/day/store'
 import type { PlanShown, SpellShown } from '~/day/work'
@@ -35,13 +35,13 @@ const rows = computed(() =>
     const hours = Number(p.hours.toFixed(1))
     return {
       ...p,
-      finish: finishById(p.finishId),
+      finish: knownFinish(p.finishId),
       only,
       note: `${LURE_SHORT[day.set.lanes[p.lane]!.lure]}${times}, ${hours} h`,
     }
   }),
 )
-const pickedFinish = computed(() => props.picked && finishById(props.picked.spell.finishId))
+const pickedFinish = computed(() => props.picked && knownFinish(props.picked.spell.finishId))
 const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} to ${clock(c.toMin)}`
 </script>
 
