@@ -185,6 +185,32 @@ for (const [size, viewport] of Object.entries(SIZES))
       await largeTargets(page)
     })
 
+test('a lure in colours of one’s own is ranked in Water and planned in Day, and not kept as the catalogue’s', async ({
+  page,
+}) => {
+  await page.setViewportSize(SIZES.desk)
+  await openBox(page)
+  await bringIn(page, 'box.csv', 'finish,name,coats\njerkbait.white,My green one,flank=#3a7d44:matte\n')
+  await expect(page.getByText('1 added')).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('link', { name: 'Water' }).click()
+  await page.getByRole('button', { name: 'Only my box' }).click()
+  const calls = page.getByTestId('call')
+  await expect(calls).toHaveCount(1)
+  await expect(calls).toHaveAccessibleName(/^1\. My green one, your own\./)
+  await expect(page.getByRole('region', { name: 'Plate' })).toContainText('own grass green')
+  await expect(page.getByRole('button', { name: 'I tied this on' })).toBeDisabled()
+  await expect(page.getByText(/^Kept calls hold finishes of the catalogue/).filter({ visible: true })).toHaveCount(1)
+  await page.getByRole('button', { name: 'Only my box' }).click()
+  await calls.first().click()
+  await expect(page.getByRole('button', { name: 'I tied this on' })).toBeEnabled()
+  await page.getByRole('button', { name: 'Only my box' }).click()
+  await page.getByRole('link', { name: 'Day' }).click()
+  await expect(page.getByRole('region', { name: 'Pack' }).or(page.locator('main')).first()).toContainText(
+    'My green one',
+  )
+})
+
 test('a thousand lures are scrolled through with few of them drawn', async ({ page }) => {
   await page.setViewportSize(SIZES.desk)
   await openBox(page)
