@@ -8,22 +8,22 @@ import type { WaterOptics } from '#core/water/optics'
 /** Ways to look level, or to turn a face, beside the sun: towards it, across, and away from it. */
 export const HEADINGS = ['toward', 'across', 'away'] as const
 export type Heading = (typeof HEADINGS)[number]
-export type ByHeading = Record<Heading | 'mean', Spectrum>
+export type ByHeading = Readonly<Record<Heading | 'mean', Spectrum>>
 
 /** Light at one depth, spectra of quanta: irradiances, and radiances per steradian. */
 export interface LightField {
-  depthM: number
+  readonly depthM: number
   /** Downward irradiance. */
-  ed: Spectrum
+  readonly ed: Spectrum
   /** Upward irradiance. */
-  eu: Spectrum
+  readonly eu: Spectrum
   /** Irradiance on an upright face turned that way, and its mean over headings. */
-  eSide: ByHeading
+  readonly eSide: ByHeading
   /** Radiance seen looking level that way, and its mean. */
-  lh: ByHeading
+  readonly lh: ByHeading
   /** Radiance seen looking up inside the window, and down. */
-  lZen: Spectrum
-  lNad: Spectrum
+  readonly lZen: Spectrum
+  readonly lNad: Spectrum
 }
 
 /** What lies under the water: how deep, and what share of the light it throws back. */
@@ -108,32 +108,9 @@ export class LightColumn {
     return { c, sky: profile, bed: bed && bedOf(bed, i, c, scatter, profile) }
   }
 
-  /** The whole field at a depth, m, 0 or more. */
+  /** The field at a depth, m, 0 or more. */
   at(depthM: number): LightField {
-    const spectrum = (column: Column) => {
-      const out = new Float64Array(BANDS)
-      this.spectrum(depthM, COLUMN[column], out)
-      return out
-    }
-    return {
-      depthM,
-      ed: spectrum('ed'),
-      eu: spectrum('eu'),
-      eSide: {
-        mean: spectrum('eSide'),
-        toward: spectrum('eSideToward'),
-        across: spectrum('eSideAcross'),
-        away: spectrum('eSideAway'),
-      },
-      lh: {
-        mean: spectrum('lh'),
-        toward: spectrum('lhToward'),
-        across: spectrum('lhAcross'),
-        away: spectrum('lhAway'),
-      },
-      lZen: spectrum('lZen'),
-      lNad: spectrum('lNad'),
-    }
+    return new FieldAt(this, depthM)
   }
 
   /** One column of one band at a depth, m. */
@@ -158,6 +135,55 @@ export class LightColumn {
       const drop = this.value(i, depthM, COLUMN.ed) / this.value(i, depthM + PROBE_TAU / c, COLUMN.ed)
       return Math.min(c, Math.max(0, (Math.log(drop) / PROBE_TAU) * c))
     })
+  }
+}
+
+/** What is by heading of a field. */
+class ByHeadingAt implements ByHeading {
+  constructor(
+    private readonly field: FieldAt,
+    private readonly name: 'eSide' | 'lh',
+  ) {}
+  get mean() {
+    return this.field.of(this.name)
+  }
+  get toward() {
+    return this.field.of(`${this.name}Toward`)
+  }
+  get across() {
+    return this.field.of(`${this.name}Across`)
+  }
+  get away() {
+    return this.field.of(`${this.name}Away`)
+  }
+}
+
+/** The field at a depth, each spectrum worked out when it is first asked for: few who look need all thirteen. */
+class FieldAt implements LightField {
+  readonly eSide: ByHeading = new ByHeadingAt(this, 'eSide')
+  readonly lh: ByHeading = new ByHeadingAt(this, 'lh')
+  private readonly made: (Spectrum | undefined)[] = new Array<Spectrum | undefined>(BEAM_COLUMNS).fill(undefined)
+  constructor(
+    private readonly column: LightColumn,
+    readonly depthM: number,
+  ) {}
+  of(name: Column): Spectrum {
+    const i = COLUMN[name]
+    let made = this.made[i]
+    if (!made) this.column.spectrum(this.depthM, i, (made = this.made[i] = new Float64Array(BANDS)))
+    return made
+  }
+  get ed() {
+    return this.of('ed')
+  }
+  get eu() {
+    return this.of('eu')
+  }
+  get lZen() {
+    return this.of('lZen')
+  }
+  get lNad() {
+    return this.of('lNad')
   }
 }
 

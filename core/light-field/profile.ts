@@ -155,8 +155,9 @@ export class LightProfile {
     if (this.edKnown[depth]) return at
     if (this.beam) {
       const { inSecant: t, weight } = this.beam
-      const [one, two] = [0, 1].map(step => this.entry(this.beamOffset(step), BEAM_COLUMNS, depth, 0))
-      this.edAt[at] = weight * Math.exp((1 - t) * one! + t * two!)
+      const one = this.entry(this.beamOffset(0), BEAM_COLUMNS, depth, 0)
+      const two = this.entry(this.beamOffset(1), BEAM_COLUMNS, depth, 0)
+      this.edAt[at] = weight * Math.exp((1 - t) * one + t * two)
     }
     for (let k = 0; k < this.weights.length; k++) {
       const weight = this.weights[k]!

@@ -51,41 +51,52 @@ interface StageWay {
 /** All that the finishes of one lure type share in a scene. */
 export interface Stage {
   /** Without a beam in the light all headings look alike, and are one and the same. */
-  ways: Record<Way, StageWay>
+  ways: Readonly<Record<Way, StageWay>>
   /** How often the fish looks each way when it looks level; they sum to 1. */
   headings: Readonly<Record<Heading, number>>
   /** The way it looks most when it looks level. */
   usual: Heading
 }
 
+/** The ways of looking, each prepared when it is first looked that way: many lures are never seen from some side. */
+class Ways implements Record<Way, StageWay> {
+  private readonly made: Partial<Record<Way, StageWay>> = {}
+  constructor(private readonly make: (way: Way) => StageWay) {}
+  private of(way: Way): StageWay {
+    return (this.made[way] ??= this.make(way))
+  }
+  get toward() {
+    return this.of('toward')
+  }
+  get across() {
+    return this.of('across')
+  }
+  get away() {
+    return this.of('away')
+  }
+  get below() {
+    return this.of('below')
+  }
+  get above() {
+    return this.of('above')
+  }
+}
+
+/** @param beamed whether there is a beam in the light: without one all headings are alike */
 export function prepareStage(
   lure: LureId,
   field: LightField,
-  views: Record<Way, View>,
+  view: (way: Way) => View,
+  beamed: boolean,
   headings: Readonly<Record<Heading, number>>,
 ): Stage {
-  const made = new Map<View, StageWay>()
-  const way = (w: Way): StageWay => {
-    const view = views[w]
-    let stage = made.get(view)
-    if (!stage) {
-      stage = { view, finder: new Rangefinder(view), lights: partLights(lure, field, view), looks: {} }
-      made.set(view, stage)
-    }
-    return stage
-  }
+  const ways: Ways = new Ways(way => {
+    if (!beamed && (way === 'toward' || way === 'away')) return ways.across
+    const seen = view(way)
+    return { view: seen, finder: new Rangefinder(seen), lights: partLights(lure, field, seen), looks: {} }
+  })
   const usual = HEADINGS.reduce((most, h) => (headings[h] > headings[most] ? h : most), 'across' as Heading)
-  return {
-    ways: {
-      toward: way('toward'),
-      across: way('across'),
-      away: way('away'),
-      below: way('below'),
-      above: way('above'),
-    },
-    headings,
-    usual,
-  }
+  return { ways, headings, usual }
 }
 
 /** The way of looking that stands for a side: level, the one the fish looks most. */
@@ -202,12 +213,11 @@ const sideFrom = (finish: Finish, way: StageWay): SideSight => {
   return { sightM, colourM, contrastBite, internalJnd, ...places }
 }
 
-/** What a finish looks like from all sides. */
-export function look(finish: Finish, { ways, headings: shares }: Stage): Sight {
-  const [below, above] = [sideFrom(finish, ways.below), sideFrom(finish, ways.above)]
+/** What a finish looks like level: from each heading, and the mean over those that are asked. */
+function levelOf(finish: Finish, { ways, headings: shares }: Stage): Pick<Sight, 'level' | 'headings'> {
   if (ways.toward === ways.across) {
     const level = sideFrom(finish, ways.across)
-    return { level, below, above, headings: { toward: level, across: level, away: level } }
+    return { level, headings: { toward: level, across: level, away: level } }
   }
   // A mean of ranges and contrasts, not of radiances, since a fish looks one way at a time. Places in the eye's space
   // are set side by side, so that their distance is the root mean square of the ways' distances.
@@ -227,9 +237,34 @@ export function look(finish: Finish, { ways, headings: shares }: Stage): Sight {
     return seen
   }
   let at = 0
-  const headings = { toward: seenBy('toward'), across: seenBy('across'), away: seenBy('away') }
-  return { level, below, above, headings }
+  return { level, headings: { toward: seenBy('toward'), across: seenBy('across'), away: seenBy('away') } }
 }
+
+/** A finish on the stage; from below and from above it is looked at when that is first asked. */
+class Looked implements Sight {
+  readonly level: SideSight
+  readonly headings: Sight['headings']
+  private fromBelow: SideSight | null = null
+  private fromAbove: SideSight | null = null
+  constructor(
+    private readonly finish: Finish,
+    private readonly stage: Stage,
+  ) {
+    const { level, headings } = levelOf(finish, stage)
+    this.level = level
+    this.headings = headings
+  }
+  get below() {
+    return (this.fromBelow ??= sideFrom(this.finish, this.stage.ways.below))
+  }
+  get above() {
+    return (this.fromAbove ??= sideFrom(this.finish, this.stage.ways.above))
+  }
+}
+
+/** What a finish looks like from all sides. */
+export const look = (finish: Finish, stage: Stage): Sight => new Looked(finish, stage)
+
 const NOTHING: WaySight = {
   sightM: 0,
   colourM: 0,

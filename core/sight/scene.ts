@@ -6,7 +6,7 @@ import { type LureId, lureType } from '#core/lure/types'
 import { BACKGROUNDS, type BackgroundId, backgroundReflectance } from '#core/sight/backgrounds'
 import { type Glitter, glitterAt } from '#core/sight/flash'
 import { type Stage, prepareStage, wayOf } from '#core/sight/look'
-import { FISH_ROW, type View, type ViewInput, prepareView } from '#core/sight/view'
+import { FISH_ROW, type ViewInput, type Way, prepareView } from '#core/sight/view'
 import { type SkyInput, type SkyLight, skyLight } from '#core/sky/light'
 import { waterFromReading } from '#core/reading/disc'
 import type { WaterOptics } from '#core/water/optics'
@@ -95,7 +95,7 @@ function litWater({ tint, salt, visibilityM, sky: under, waterM, background }: S
 }
 
 /**
- * Work the chain: water from the reading, sky, light at the lure's depth, and the views from all sides.
+ * Work the chain: water from the reading, sky, light at the lure's depth, and the stage of views from all sides.
  * @param eye whose it is; the species' where another is not named
  */
 export function buildScene(input: SceneInput, eye: Eye = eyeOf(species(input.species))): Scene {
@@ -113,17 +113,8 @@ export function buildScene(input: SceneInput, eye: Eye = eyeOf(species(input.spe
     eye,
     fishM,
   }
-  const across = prepareView('across', viewed)
-  // Without a beam all headings are alike.
-  const beamed = sky.directLux > 0
-  const views: Record<Heading | 'below' | 'above', View> = {
-    toward: beamed ? prepareView('toward', viewed) : across,
-    across,
-    away: beamed ? prepareView('away', viewed) : across,
-    below: prepareView('below', viewed),
-    above: prepareView('above', viewed),
-  }
-  const stage = prepareStage(input.lure, field, views, LOOKS[input.facing])
+  const view = (way: Way) => prepareView(way, viewed)
+  const stage = prepareStage(input.lure, field, view, sky.directLux > 0, LOOKS[input.facing])
   return { input, water, sky, column, field, eye, stage, glitter: glitterAt(column, sky, field) }
 }
 

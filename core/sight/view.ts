@@ -1,5 +1,5 @@
 import { type Adaptation, type Eye, adaptation } from '#core/eye/eye'
-import type { Heading, LightColumn, LightField } from '#core/light-field/lightField'
+import { HEADINGS, type Heading, type LightColumn, type LightField } from '#core/light-field/lightField'
 import { COLUMN } from '#core/light-field/table'
 import type { Side } from '#core/lure/types'
 import { BACKGROUNDS, type BackgroundId, backgroundReflectance } from '#core/sight/backgrounds'
@@ -25,7 +25,8 @@ const WEED_GAP_M = 0.4
 const BOTTOM_GAP_M = 0.15
 
 /** The ways a fish may look at a lure: level towards the sun, across it or away from it, from below, from above. */
-export type Way = Heading | 'below' | 'above'
+export const WAYS = [...HEADINGS, 'below', 'above'] as const
+export type Way = (typeof WAYS)[number]
 export const sideOf = (way: Way): Side => (way === 'below' || way === 'above' ? way : 'level')
 /** The face of a lure that a fish sees is turned the other way from where it looks. */
 export const OPPOSITE = { toward: 'away', across: 'across', away: 'toward' } as const satisfies Record<Heading, Heading>

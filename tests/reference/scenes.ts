@@ -45,5 +45,7 @@ export function seen(coat: string, change: Partial<SceneInput>) {
   const input = { ...NOON, ...change }
   const scene = buildScene(input)
   const finish = plain(coat, input.lure)
-  return { ...look(finish, scene.stage), flash: flashOf(finish, scene.glitter, scene.eye, scene.stage.headings), scene }
+  const { level, below, above, headings } = look(finish, scene.stage)
+  const flash = flashOf(finish, scene.glitter, scene.eye, scene.stage.headings)
+  return { level, below, above, headings, flash, scene }
 }
