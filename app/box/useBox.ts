@@ -167,13 +167,16 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
   }
 
   watch(ask, () => void look(), { immediate: true })
-  const chooseSoon = useDebounceFn(choose, REST_MS)
+  let gone = false
+  // Who has left in the meantime waits for nothing, and would leave a worker behind.
+  const chooseSoon = useDebounceFn(async () => (gone ? undefined : choose()), REST_MS)
   watch(
     () => JSON.stringify([ask().owned, kitAsk()]),
     () => void chooseSoon(),
     { immediate: true },
   )
   onScopeDispose(() => {
+    gone = true
     newest++
     newestKit++
     today.end()

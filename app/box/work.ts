@@ -1,5 +1,5 @@
 import { mapOf, type ThingMap } from '#core/box/map'
-import { type OwnLure, hasOwnCoats, ownFinish } from '#core/box/own'
+import { type OwnLure, hasOwnCoats, ownFinish, ownFinishes } from '#core/box/own'
 import { apartOf, trayOf } from '#core/box/tray'
 import { type KitAnswer, type KitProgress, kitSteps } from '#core/kit/kit'
 import { type SampleAsk, sampleScenes } from '#core/kit/sample'
@@ -63,11 +63,7 @@ function tray({ request, lure, owned, fishM }: Extract<BoxAsk, { kind: 'tray' }>
 }
 
 let kit: Generator<KitProgress, KitAnswer> | null = null
-const extraOf = (owned: readonly OwnLure[]) =>
-  owned
-    .filter(hasOwnCoats)
-    .map(ownFinish)
-    .filter(f => f !== null)
+const extraOf = (owned: readonly OwnLure[]) => ownFinishes(owned.filter(hasOwnCoats))
 
 function kitBegin({ scored, owned, most, keep, drop }: Extract<BoxAsk, { kind: 'kit-begin' }>): KitStep {
   const ids = [...new Set(owned.flatMap(o => ownFinish(o)?.id ?? []))]

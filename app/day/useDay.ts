@@ -113,9 +113,12 @@ export function useDay(ask: () => DayQuestion) {
       if (!stale()) progress.value = 1
     }
   }
+  let gone = false
   const rankSoon = useDebounceFn(async () => {
+    // Who has left in the meantime waits for nothing, and would leave workers behind.
+    if (gone) return
     await draw()
-    await rankLanes()
+    if (!gone) await rankLanes()
   }, REST_MS)
 
   function cancel(): void {
@@ -133,6 +136,7 @@ export function useDay(ask: () => DayQuestion) {
     { immediate: true },
   )
   onScopeDispose(() => {
+    gone = true
     newest++
     for (const hand of hands) hand.end()
   })

@@ -1,0 +1,68 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { type EffectScope, effectScope, reactive } from 'vue'
+import type { Reading } from '#core/request/readings'
+import type { Request } from '#core/request/request'
+import { useDesk } from './useDesk'
+import type { DeskAsk } from './work'
+
+vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
+const asked = vi.hoisted(() => [] as DeskAsk[])
+const broken = vi.hoisted(() => ({ is: false }))
+vi.mock('./work', async load => {
+  const real = await load<typeof import('./work')>()
+  const workDesk = (q: DeskAsk) => {
+    asked.push(q)
+    return broken.is ? Promise.reject(new Error('no code')) : real.workDesk(q)
+  }
+  return { ...real, workDesk }
+})
+
+const REQUEST: Request = {
+  lure: 'popper',
+  water: { visibilityM: 1, tint: 'green', salinity: 'salt' },
+  light: { sky: 'clear', sunElevationDeg: 30 },
+}
+let scope: EffectScope
+function desk(readings: Reading[], pick: string | null = null) {
+  const state = reactive({ readings, pick })
+  const made = scope.run(() => useDesk(() => ({ readings: [...state.readings], request: REQUEST, pick: state.pick })))!
+  return { ...made, state }
+}
+beforeEach(() => {
+  scope = effectScope()
+  asked.length = 0
+  broken.is = false
+})
+afterEach(() => scope.stop())
+
+describe('readings weighed', () => {
+  it('tell of the water first, then of what comes first in each water they allow, a few at a time', async () => {
+    const { told, progress, busy, sureness, state } = desk([{ kind: 'disc', depthM: 0.9 }])
+    expect([progress.value, busy.value]).toEqual([0, true])
+    await vi.waitFor(() => expect(progress.value).toBe(1), 20_000)
+    await vi.waitFor(() => expect(busy.value).toBe(false))
+    const [read, ...firsts] = asked
+    expect(read).toMatchObject({ kind: 'read', salt: true, units: 'metric' })
+    const sizes = firsts.map(q => (q.kind === 'firsts' ? q.waters.length : 0))
+    expect(sizes.reduce((s, n) => s + n, 0)).toBe(told.value!.allowed.length)
+    expect(Math.max(...sizes)).toBe(6)
+    const { lowM, highM } = told.value!.bands[0]!
+    expect([lowM < 0.9, highM > 0.9, highM / lowM < 2]).toEqual([true, true, true])
+    expect(sureness.value).toBeNull()
+    state.pick = 'popper.white'
+    expect(sureness.value!.of100).toBeGreaterThanOrEqual(0)
+    // Without any reading nothing is told of the water.
+    state.readings = []
+    await vi.waitFor(() => expect(told.value).toBeNull())
+    expect([progress.value, sureness.value]).toEqual([0, null])
+  }, 30_000)
+  it('that cannot be weighed say so, and weigh again with the next', async () => {
+    broken.is = true
+    const { failed, busy, told, state } = desk([{ kind: 'look', tint: 'tea' }])
+    await vi.waitFor(() => expect([failed.value, busy.value]).toEqual([true, false]))
+    broken.is = false
+    state.readings = [{ kind: 'look', tint: 'brown' }]
+    await vi.waitFor(() => expect(told.value).not.toBeNull(), 20_000)
+    expect(failed.value).toBe(false)
+  }, 30_000)
+})
