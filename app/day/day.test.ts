@@ -3,7 +3,10 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ForecastOut } from '#shared/schema/forecast'
 import { daySchema } from '#shared/schema/day'
 import { check } from '#shared/faults'
+import { useBoxStore } from '~/box/store'
 import { useReadingStore } from '~/reading/store'
+import { useRecordsStore } from '~/records/store'
+import { useSettingsStore } from '~/settings/store'
 import { calendarOf, changesOf, jsonOf } from './export'
 import { useDayStore } from './store'
 import type { DayShown, PlanShown } from './work'
@@ -44,8 +47,42 @@ describe('the day on the screen', () => {
     expect(cloud[11]).toBeLessThan(1)
     expect(cloud[11]).toBe(cloud[13])
     expect(cloud[8]).toBe(0.4)
+    // A hand's width: two hours either side, the nearer the more.
+    expect([cloud[10], cloud[11], cloud[14], cloud[9], cloud[15]]).toEqual([0.52, 0.76, 0.52, 0.4, 0.4])
     day.pullCloud(12, 0)
     expect(Math.min(...day.hours.map(h => h.cloud))).toBe(0)
+  })
+  it('drops held changes with the rods they were held on, and takes every change back', () => {
+    const day = useDayStore()
+    const pin = { lane: 0, fromMin: 540, atMin: 600, toMin: 700, before: 'jerkbait.bone', after: 'jerkbait.black' }
+    day.pin(pin, 600)
+    expect(day.set.pins).toEqual([pin])
+    day.change({ lanes: day.set.lanes.map(l => ({ ...l, depthM: 1 })) })
+    expect(day.set.pins).toEqual([pin])
+    expect(day.request.lures.map(l => l.depthM)).toEqual(day.set.lanes.map(() => 1))
+    day.change({ lanes: [{ lure: 'popper', place: 'shade', depthM: null }] })
+    expect(day.set.pins).toEqual([])
+    expect(day.request.lures).toEqual([{ lure: 'popper', place: 'shade' }])
+    day.pin(pin, 600)
+    day.unpin()
+    expect(day.set.pins).toEqual([])
+  })
+  it('keeps to the box where that is asked, as long as anything of the lure is in it', () => {
+    const day = useDayStore()
+    const settings = useSettingsStore()
+    day.change({
+      lanes: [
+        { lure: 'popper', place: 'open', depthM: null },
+        { lure: 'jerkbait', place: 'open', depthM: null },
+      ],
+    })
+    vi.spyOn(useRecordsStore(), 'list').mockReturnValue([])
+    const box = useBoxStore()
+    Object.defineProperty(box, 'finishIds', { value: ['popper.white', 'popper.gone', 'spinnerbait.all-black'] })
+    settings.onlyOwned = true
+    expect(day.request.lures.map(l => l.finishIds)).toEqual([['popper.white'], undefined])
+    settings.onlyOwned = false
+    expect(day.request.lures.map(l => l.finishIds)).toEqual([undefined, undefined])
   })
   it('takes a forecast with holes, and the tide only where the water is salt', async () => {
     const day = useDayStore()
@@ -104,6 +141,15 @@ describe('a plan that goes out', () => {
     ])
     const { changes } = JSON.parse(jsonOf(out())) as { changes: { from: string }[] }
     expect(changes[0]!.from).toBe('2026-05-10T06:00:00.000-04:00')
+    expect(JSON.parse(jsonOf(out())).changes.map((c: { to: string }) => c.to.slice(11, 16))).toEqual(['07:00', '09:00'])
+    const two = out()
+    two.request.lures.push({ lure: 'jerkbait' })
+    two.plan.lanes.unshift([{ from: 1, to: 3, finishId: 'jerkbait.own-gone', why: '', gain: 0 }])
+    expect(changesOf(two).map(c => [c.min, c.finish])).toEqual([
+      [360, 'Solid black'],
+      [420, 'jerkbait.own-gone'],
+      [420, 'Bone'],
+    ])
   })
   it('is a calendar with an alarm at each change and none at a caution', async () => {
     const text = (await calendarOf(out())).replace(/\r\n[ \t]/g, '')

@@ -110,7 +110,7 @@ describe('the day worked out', () => {
     )
     expect(of('scores')).toHaveLength(before)
   }, 30_000)
-  it('ranks anew for another water, for the bank where a lure is in its shade, and for lures of one’s own', async () => {
+  it('ranks anew for another water, a bank whose shade is fished, and lures of one’s own', async () => {
     const d = day()
     await planned(d)
     const steps = of('scores').length

@@ -123,6 +123,17 @@ describe('a fair test', () => {
     const painted = finishById('jerkbait.bone')!
     expect(sameColour(painted, 'walking-topwater').id).toBe('walking-topwater.bone')
     expect(sameColour(finishById('stick-worm.green-pumpkin')!, 'craw').id).toBe('craw.green-pumpkin')
+    // A pattern the other lure does not have: one of the same family and tone.
+    const other = sameColour(finishById('jerkbait.perch')!, 'grub')
+    expect(other.families.some(f => finishById('jerkbait.perch')!.families.includes(f))).toBe(true)
+    expect(pairFor('lure', a, { ...a, lure: 'popper' })[1].lure).toBe('popper')
+    expect(pairFor('lure', a, undefined)[1].lure).not.toBe('jerkbait')
+    expect(pairFor('finish', a, { ...a })[1].finishId).not.toBe(a.finishId)
+    expect(pairFor('size', a, undefined)[1].size).toBe('')
+    expect([rodWords({ ...a, line: '' }, 'line'), rodWords({ ...a, size: undefined }, 'size')]).toEqual([
+      'Line not said',
+      'Size not said',
+    ])
     const words = (['finish', 'lure', 'line', 'size'] as const).map(d => rodWords(a, d))
     expect(words).toEqual(['Bone', 'jerkbait', '8 lb mono', '4 in'])
   })
@@ -132,7 +143,13 @@ describe('conditions carried along', () => {
   const before = trip().asked
   const water = (patch: object) => ({ ...before, water: { ...before.water, ...patch } })
   it('are noted where they moved by more than unrest, each in words as it is now', () => {
-    expect(changedWords(before, water({ visibilityM: 1.1 }), 'metric')).toEqual([])
+    expect(changedWords(before, water({ visibilityM: 1.14 }), 'metric')).toEqual([])
+    expect(changedWords(before, water({ visibilityM: 1.16 }), 'metric')).toHaveLength(1)
+    const clouded = (cloud: number) => ({ ...before, light: { ...before.light, cloud } })
+    expect(changedWords(clouded(0.2), clouded(0.44), 'metric')).toEqual([])
+    expect(changedWords(clouded(0.2), clouded(0.46), 'metric')).toEqual(['clear'])
+    expect(changedWords(before, clouded(0.2), 'metric')).toEqual(['clear'])
+    expect(changedWords(before, water({ tide: 'rising' }), 'metric')).toEqual(['tide rising'])
     expect(changedWords(before, water({ visibilityM: 0.8, tint: 'tea' }), 'metric')).toEqual([
       'disc lost at 80 cm',
       'tea water',
@@ -193,7 +210,12 @@ describe('the log as a file', () => {
     expect(read.writes.map(w => w.body.body)).toEqual([kept.body, ...taps.map(t => t.body)])
     expect(readLog(text, [kept], taps)).toMatchObject({ writes: [], same: 3 })
     expect(readLog('{"trips":[{}],"taps":[]}', [], []).faults[0]).toMatchObject({ line: 1 })
-    expect(readLog('x', [], []).faults).toHaveLength(1)
+    expect(readLog('x', [], []).faults).toEqual([expect.objectContaining({ line: 1, column: '' })])
+    const second = JSON.parse(text) as { trips: unknown[]; taps: object[] }
+    second.taps[1] = { ...second.taps[1], what: 'leap' }
+    expect(readLog(JSON.stringify(second), [], []).faults).toEqual([
+      expect.objectContaining({ line: 2, column: 'what' }),
+    ])
   })
   it('has a line for every tap and one for every finish', () => {
     expect(tapsCsv([kept], taps).split('\r\n')).toEqual([
@@ -236,5 +258,13 @@ describe('the log as a file', () => {
       [6, 'what'],
     ])
     expect(readTapsCsv('a,b', [], [], kept.body).faults).toHaveLength(1)
+    // Of more rods than a trip has, the first three.
+    const many = ['bone', 'black', 'white', 'perch'].map((p, i) => `Oxbow,${at(i)},bite,jerkbait.${p},`)
+    const { writes } = readTapsCsv(`trip,at,what,finish,word\n${many.join('\n')}`, [], [], kept.body)
+    expect((writes.find(w => w.body.kind === 'trip')!.body.body as TripRecord).rods.map(r => r.finishId)).toEqual([
+      'jerkbait.bone',
+      'jerkbait.black',
+      'jerkbait.white',
+    ])
   })
 })

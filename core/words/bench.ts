@@ -34,7 +34,7 @@ export const BENCH_WORDS = {
   'drill.same': (p: { names: readonly [string, string]; other: string; apart: number; otherApart: number }) =>
     `${p.names[0]} and ${lowerFirst(p.names[1])} are ${p.apart.toFixed(1)} steps apart to this fish, less than the ` +
     `one it needs; ${lowerFirst(p.other)} is ${p.otherApart.toFixed(1)} away.`,
-  'drill.jar': (p: { tint: TintId }) => `${TINTS[p.tint].name}. ${cap(TINTS[p.tint].sign)}.`,
+  'drill.jar': (p: { tint: TintId }) => `${cap(TINTS[p.tint].name)}. ${cap(TINTS[p.tint].sign)}.`,
   'drill.disc': (p: { tint: TintId; whiteM: number; blackM: number }, s: Speech) =>
     `White lost at ${s.length(p.whiteM)}, black at ${s.length(p.blackM)}: ${tintWord(p.tint)} does that.`,
   'drill.tie-on': (p: { name: string; score: number; next: string; nextScore: number; because: string }) =>
