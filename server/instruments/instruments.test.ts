@@ -44,6 +44,20 @@ describe('a sentence', () => {
     const light = readSentence(sum('IIXDR,D,0.50,M,CORD,G,12000,,LUX,G,0.8,,RED'))!.light
     expect(light).toEqual({ depthM: 0.5, lux: 12000, red: 0.8 })
   })
+  it.each(['D,61,M,CORD', 'D,-0.1,M,CORD', 'D,0.5,M,DEPTH'])('of the light meter at %s is none', at =>
+    expect(readSentence(sum(`IIXDR,${at},G,12000,,LUX`))).toBeNull(),
+  )
+  it.each([
+    [0, null],
+    [200_001, null],
+    [200_000, 200_000],
+  ])('of the light meter with %i lux is taken as %j', (lux, taken) =>
+    expect(readSentence(sum(`IIXDR,D,0.5,M,CORD,G,${lux},,LUX`))?.light?.lux ?? null).toBe(taken),
+  )
+  it('of the light meter leaves out a colour that cannot be', () => {
+    const light = readSentence(sum('IIXDR,D,0,M,CORD,G,9,,LUX,G,-1,,RED,G,1000001,,GREEN,G,0,,BLUE'))!.light
+    expect(light).toEqual({ depthM: 0, lux: 9, blue: 0 })
+  })
   it.each([
     '$SDDPT,2.4,0.2',
     '$SDDPT,2.4,0.2*00',
@@ -103,6 +117,28 @@ describe('what instruments tell', () => {
     [NaN, 0, 'absurd'],
   ] as const)('a depth of %s, %s s ago, is %s', (value, ago, standing) => {
     expect(standingOf('depthM', { value, atMs: 0 }, ago * 1000)).toBe(standing)
+  })
+  it('tells those who listen of what is new, and of nothing else', () => {
+    const board = makeBoard(() => 1000)
+    const heard = vi.fn()
+    const leave = board.listen(heard)
+    const times = (step: () => void) => {
+      step()
+      return heard.mock.calls.length
+    }
+    expect([
+      times(() => board.hear(sum('YXMTW,14.5,C'))),
+      times(() => board.hear('$nothing')),
+      times(() => board.state('gauge', 'here')),
+      times(() => board.state('gauge', 'here')),
+      times(() => board.hear(sum('IIXDR,D,0.50,M,CORD,G,12000,,LUX'))),
+    ]).toEqual([1, 1, 2, 2, 4])
+    expect(board.now()).toMatchObject({ gauge: 'here', line: 'none', simulated: false, nowMs: 1000 })
+    leave()
+    expect([times(() => board.take({ temperatureC: 3 })), board.listeners]).toEqual([4, 0])
+    board.listen(heard)
+    board.close()
+    expect(board.listeners).toBe(0)
   })
   it('comes from the simulated boat, and again after it was away', async () => {
     const seen: string[] = []
