@@ -87,6 +87,14 @@ describe('trips as GPX', () => {
     const words = [{ id: word!.id, at: '', body: word!.body.body as Tap['body'] }]
     expect(await readGpx(text, known, words, LIKE)).toMatchObject({ writes: [], same: 1 })
   })
+  it('fall into a trip from its start to its end, or to now where it has none', async () => {
+    const at = (minute: number) => gpx(point('wpt', 34.8, minute < 60 ? time(minute) : '2026-05-10T13:01:00Z'))
+    const open = { ...trip, body: TRIP_OF({ endedAt: null }) }
+    const added = async (text: string, of: typeof trip) => (await readGpx(text, [of], [], LIKE)).added
+    expect([await added(at(0), trip), await added(at(61), trip), await added(at(61), open)]).toEqual([1, 0, 1])
+    const before = gpx(point('wpt', 34.8, '2026-05-10T11:59:00Z'))
+    expect([await added(before, trip), await added(before, open)]).toEqual([0, 0])
+  })
   it('say of each point what it lacks', async () => {
     const text = gpx('<wpt lat="1" lon="2"><name>x</name></wpt>' + point('wpt', 3, '2020-01-01T00:00:00Z'))
     const { faults, writes } = await readGpx(text, [trip], [], LIKE)

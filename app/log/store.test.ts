@@ -5,7 +5,10 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { trialOrder } from '#core/trial/order'
 import type { TripRecord } from '#shared/schema/record'
 import { TRIP_OF } from '../../tests/reference/log'
+import { effectScope } from 'vue'
+import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
+import { useCarried } from './useCarried'
 import { useLogStore } from './store'
 
 const { startedAt: _s, endedAt: _e, ...TRIP } = TRIP_OF()
@@ -80,5 +83,37 @@ describe('the log', () => {
     await log.undo()
     await log.undo()
     expect(log.taps.filter(t => t.body.what === 'cast')).toHaveLength(7)
+  })
+  it('takes back what was tapped last, whatever its time was moved to, and no more than there is', async () => {
+    const log = await started()
+    for (const what of ['bite', 'follow', 'miss'] as const) await log.tap(what)
+    await log.mend(log.taps[2]!, { at: log.current!.body.startedAt })
+    expect(whats(log)[0]).toBe('miss 0')
+    await log.undo()
+    expect(whats(log)).toEqual(['bite 0', 'follow 0'])
+    for (let i = 0; i < 3; i++) await log.undo()
+    expect(whats(log)).toEqual([])
+    expect(await log.change('no-such', { name: 'x' })).toBe('')
+  })
+  it('notes conditions that moved once they have stood, and at once on asking', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const log = await started()
+    const reading = useReadingStore()
+    const scope = effectScope()
+    const { changed, note } = scope.run(useCarried)!
+    await note()
+    const noted = () => log.taps.filter(t => t.body.what === 'conditions').length
+    const first = noted()
+    expect(changed.value).toEqual([])
+    reading.set({ visibilityM: 0.3 })
+    await vi.advanceTimersByTimeAsync(14_900)
+    expect([changed.value.length, noted()]).toEqual([1, first])
+    await vi.advanceTimersByTimeAsync(200)
+    await vi.waitFor(() => expect(noted()).toBe(first + 1))
+    expect(changed.value).toEqual([])
+    await note()
+    expect(noted()).toBe(first + 1)
+    scope.stop()
+    vi.useRealTimers()
   })
 })
