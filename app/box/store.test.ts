@@ -2,9 +2,11 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { ownFinish } from '#core/box/own'
 import { finishById } from '#core/lure/finish'
 import { useRecordsStore } from '~/records/store'
 import { useBoxStore } from './store'
+import { useFinish } from './useFinish'
 
 beforeEach(async () => {
   globalThis.indexedDB = new IDBFactory()
@@ -52,6 +54,13 @@ describe('the box', () => {
     // One of its own colours is no piece of the catalogue's, nor is a retired one.
     expect(await box.add(BONE)).not.toBe(bone)
     expect(await box.add(BLACK)).not.toBe(black)
+    // What was written of it before it was painted over is of it still.
+    const { finishOf, finishName } = useFinish()
+    const before = ownFinish(box.own[0]!)!.id
+    await box.edit(bone, { coats: { belly: { colour: '#202020', material: 'matte' } } })
+    expect(finishOf(before)!.name).toBe('Mine')
+    expect(finishOf(`jerkbait.own-${bone}-gone`)).toBe(box.all.find(l => l.id === bone)!.finish)
+    expect([finishOf('jerkbait.bone'), finishName('jerkbait.none')]).toEqual([BONE, 'A lure no longer known'])
     await box.remove(bone)
     expect(box.all.some(l => l.id === bone)).toBe(false)
     await box.edit(bone, { count: 9 })

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import { RECORDS, type TapRecord, type TripRecord } from '#shared/schema/record'
 import { type FileRead, entryOf, joinReads, jsonList, takeRecords, unread } from '~/files/table'
 import { type Tap, type Trip, byFinish, bitesOf } from './trip'
@@ -12,7 +12,7 @@ export function finishesCsv(trips: readonly Trip[], taps: readonly Tap[], nowMs:
     const figures = [rate.best, rate.low, rate.high].map(v => v.toFixed(2))
     return [
       finishId,
-      finishById(finishId)?.name ?? '',
+      knownFinish(finishId)?.name ?? '',
       tally.minutes.toFixed(0),
       tally.casts,
       bitesOf(tally),

@@ -1,3 +1,4 @@
+import { knownFinish } from '#core/box/own'
 import { type Finish, finishById, finishesOf } from '#core/lure/finish'
 import { LURES, type LureId } from '#core/lure/types'
 import type { Difference, Rod } from '#shared/schema/record'
@@ -31,7 +32,7 @@ export function differences(a: Rod, b: Rod): Difference[] {
 export function rodWords(rod: Rod, differs: Difference): string {
   if (differs === 'line') return rod.line || 'Line not said'
   if (differs === 'size') return rod.size || 'Size not said'
-  return differs === 'lure' ? LURES[rod.lure].words : finishById(rod.finishId)!.name
+  return differs === 'lure' ? LURES[rod.lure].words : (knownFinish(rod.finishId)?.name ?? rod.finishId)
 }
 
 /** Two rods for a test of one thing, from the first of them: the second is made to differ in that and nothing else. */

@@ -87,7 +87,8 @@ describe('the log', () => {
   it('takes back what was tapped last, whatever its time was moved to, and no more than there is', async () => {
     const log = await started()
     for (const what of ['bite', 'follow', 'miss'] as const) await log.tap(what)
-    await log.mend(log.taps[2]!, { at: log.current!.body.startedAt })
+    const earlier = new Date(Date.parse(log.current!.body.startedAt) - 1000).toISOString()
+    await log.mend(log.taps[2]!, { at: earlier })
     expect(whats(log)[0]).toBe('miss 0')
     await log.undo()
     expect(whats(log)).toEqual(['bite 0', 'follow 0'])

@@ -1,5 +1,5 @@
 import { SPECIES } from '#core/eye/species'
-import { finishById } from '#core/lure/finish'
+import { knownFinish } from '#core/box/own'
 import { LURES } from '#core/lure/types'
 import { CLUES } from '#core/prey/odds'
 import type { UnitSystem } from '#core/units'
@@ -9,7 +9,7 @@ import { SPOIL_OPTIONS, cap } from '~/words/options'
 import { conditionsWords } from './carried'
 
 const rigWords = ({ lure, finishId, line, size }: Rod) =>
-  [LURES[lure].words, finishById(finishId)?.name ?? finishId, line, size].filter(Boolean).join(', ')
+  [LURES[lure].words, knownFinish(finishId)?.name ?? finishId, line, size].filter(Boolean).join(', ')
 
 /** What a tap says, in words; a spot by the name it is called by. */
 export function tapWords(t: TapRecord, units: UnitSystem, spotName: (id: string) => string | undefined): string {

@@ -151,6 +151,14 @@ for (const width of [360, 420, 760, 1024, 1180, 1440, 1920]) {
   })
 }
 
+test('starts as new where something else was left in the place of its settings', async ({ page }) => {
+  const junk = { 'learnt': 'true', 'rack': '{}', 'theme': '7', 'unfolded': 'null', 'only-owned': '[]' }
+  const settings = Object.fromEntries(Object.entries(junk).map(([k, v]) => [`piscator.${k}`, v]))
+  await open(page, '', settings)
+  await expect(firstCall(page)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Got it' })).toBeVisible()
+})
+
 test('at 200 % zoom the job still works', async ({ page }) => {
   // Twice the zoom is half the CSS pixels.
   await page.setViewportSize({ width: 640, height: 400 })

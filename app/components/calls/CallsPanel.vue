@@ -2,6 +2,7 @@
 import { useVirtualList } from '@vueuse/core'
 import { computed, ref, watch, watchEffect } from 'vue'
 import { knownFinish } from '#core/box/own'
+import { finishById } from '#core/lure/finish'
 import { useFigurePictures } from '~/components/figure/useFigurePictures'
 import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
@@ -78,7 +79,9 @@ const ownedWords = computed(() => {
   const { nearest } = plate.value ?? {}
   if (!nearest || settings.onlyOwned) return ''
   const near = nearest.steps < 1 ? 'the same to the fish' : `${Math.round(nearest.steps)} steps off to the fish`
-  return `The first pick is not in your box. Nearest: your ${nearest.name.toLowerCase()}, ${near}.`
+  // What an angler has named is written as it was.
+  const name = finishById(nearest.finishId) ? nearest.name.toLowerCase() : nearest.name
+  return `The first pick is not in your box. Nearest: your ${name}, ${near}.`
 })
 /** Step the choice up or down the list. */
 function step(by: 1 | -1) {

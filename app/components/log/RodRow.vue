@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { finishById, finishesOf } from '#core/lure/finish'
+import { finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import type { Difference, Rod } from '#shared/schema/record'
+import { useBoxStore } from '~/box/store'
+import { useFinish } from '~/box/useFinish'
 import { LURE_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import LineField from '~/components/common/LineField.vue'
@@ -9,11 +11,23 @@ import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /** A rod as it is rigged, with what of it may be chosen here. */
-const props = defineProps<{ name: string; rod: Rod; may: readonly Difference[] }>()
+const props = defineProps<{
+  name: string
+  rod: Rod
+  may: readonly Difference[]
+  /** Lures of the box in colours of one's own may be chosen too. */
+  own?: boolean
+}>()
 const emit = defineEmits<{ change: [rod: Rod] }>()
+const box = useBoxStore()
+const { finishOf, finishName } = useFinish()
 const of = (what: string) => `${what} of ${props.name.toLowerCase()}`
 const setLure = (lure: LureId) => emit('change', { ...props.rod, lure, finishId: finishesOf(lure)[0]!.id })
-const finishOptions = () => finishesOf(props.rod.lure).map(f => ({ value: f.id, words: f.name }))
+const finishOptions = () => {
+  const ofBox = props.own ? box.carried.flatMap(l => (l.finish && l.body.coats ? [l.finish] : [])) : []
+  const finishes = [...ofBox.filter(f => f.lure === props.rod.lure), ...finishesOf(props.rod.lure)]
+  return finishes.map(f => ({ value: f.id, words: f.name }))
+}
 const WORDS = [
   { key: 'line', like: 'Line, like 10 lb braid' },
   { key: 'size', like: 'Size, like 5 in or 3/8 oz' },
@@ -24,7 +38,7 @@ const WORDS = [
   <ConditionRow :label="name">
     <span class="flex flex-wrap items-center gap-2">
       <span class="block h-11 w-21 bg-plate p-1">
-        <HandFigure :finish="finishById(rod.finishId)!" :line="2.4" />
+        <HandFigure v-if="finishOf(rod.finishId)" :finish="finishOf(rod.finishId)!" :line="2.4" />
       </span>
       <Choice
         v-if="may.includes('lure')"
@@ -40,7 +54,7 @@ const WORDS = [
         :options="finishOptions()"
         @change="finishId => $emit('change', { ...rod, finishId })"
       />
-      <b v-else>{{ finishById(rod.finishId)!.name }}</b>
+      <b v-else>{{ finishName(rod.finishId) }}</b>
       <template v-for="w in WORDS" :key="w.key">
         <LineField
           v-if="may.includes(w.key)"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { computed, ref } from 'vue'
-import { finishById, finishesOf } from '#core/lure/finish'
+import { finishesOf } from '#core/lure/finish'
+import { useFinish } from '~/box/useFinish'
 import { isGpx } from '~/files/gpx'
 import { readGpx, tripsGpx } from '~/log/gpx'
 import { readTapsCsv, tapsCsv } from '~/log/csv'
@@ -24,6 +25,7 @@ import TripPicture from './TripPicture.vue'
 /** The season read back: which finish earned its bites, and every trip. */
 const log = useLogStore()
 const records = useRecordsStore()
+const { finishOf, finishName } = useFinish()
 const reading = useReadingStore()
 const settings = useSettingsStore()
 const tapWords = useTapWords()
@@ -83,10 +85,10 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
       <ul class="mt-2">
         <li v-for="f in finishes" :key="f.finishId" class="flex items-center gap-2 border-t border-hair py-1">
           <span class="block h-9 w-18 shrink-0 bg-plate p-0.5">
-            <HandFigure v-if="finishById(f.finishId)" :finish="finishById(f.finishId)!" :line="2.6" />
+            <HandFigure v-if="finishOf(f.finishId)" :finish="finishOf(f.finishId)!" :line="2.6" />
           </span>
           <span class="w-36 leading-tight">
-            {{ finishById(f.finishId)?.name ?? f.finishId }}
+            {{ finishName(f.finishId) }}
             <span class="figure block text-note text-ink2">
               {{ Math.round(f.tally.minutes) }} min, {{ counted(bitesOf(f.tally), 'bite') }}
             </span>

@@ -123,6 +123,7 @@ async function start() {
       :name="(trial ? SIDES : ROD_NAMES)[i]!"
       :rod="rod"
       :may="may(i)"
+      :own="!trial"
       @change="r => change(i, r)"
     >
       <button

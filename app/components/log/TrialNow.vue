@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { SETTLES, trialVerdict } from '#core/trial/verdict'
-import { finishById } from '#core/lure/finish'
+import { useFinish } from '~/box/useFinish'
 import { useLogStore } from '~/log/store'
 import { counted } from '~/words/numbers'
 import { rodWords } from '~/log/pair'
@@ -21,7 +21,8 @@ const test = computed(() => trialOf(trip.value, log.taps))
 const blocks = computed(() => blocksOf(trip.value, test.value.spells))
 const result = computed(() => (blocks.value.length ? trialVerdict(blocks.value) : null))
 const rod = (side: 'a' | 'b') => trip.value.rods[side === 'a' ? 0 : 1]!
-const finish = (side: 'a' | 'b') => finishById(rod(side).finishId)!
+const { finishOf } = useFinish()
+const finish = (side: 'a' | 'b') => finishOf(rod(side).finishId)
 const differs = computed(() => trip.value.trial!.differs)
 const named = (side: 'a' | 'b') => cap(rodWords(rod(side), differs.value))
 const spell = computed(() => (test.value.now === null ? null : test.value.spells[test.value.now]!))
@@ -66,7 +67,7 @@ const width = computed(() => 100 / test.value.spells.length)
     <div :class="phone ? '' : 'border-r-2 border-ink'">
       <div class="flex border-b-2 border-ink">
         <span class="block h-24 w-44 bg-plate p-2">
-          <HandFigure v-if="spell" :finish="finish(spell.side)" :line="2" />
+          <HandFigure v-if="spell && finish(spell.side)" :finish="finish(spell.side)!" :line="2" />
         </span>
         <p class="flex flex-col justify-center px-3 leading-tight" role="status">
           <template v-if="spell">
@@ -84,7 +85,9 @@ const width = computed(() => 100 / test.value.spells.length)
           {{ counted(left, 'more cast') }}{{ next ? ', then change' : ', then it is done' }}
         </p>
         <p v-if="next" class="mt-1 flex items-center gap-3">
-          <span class="block h-11 w-24 bg-plate p-1"><HandFigure :finish="finish(next.side)" :line="2.4" /></span>
+          <span class="block h-11 w-24 bg-plate p-1">
+            <HandFigure v-if="finish(next.side)" :finish="finish(next.side)!" :line="2.4" />
+          </span>
           {{ next.side === spell.side ? 'the same again' : named(next.side) }}, same spot, {{ per }} casts
         </p>
         <p class="mt-2 text-note text-ink2">A landed fish counts as a bite, and so does a miss. A cast comes first.</p>
@@ -114,7 +117,9 @@ const width = computed(() => 100 / test.value.spells.length)
       </h2>
       <ul class="my-3 grid grid-cols-2 gap-3">
         <li v-for="side in ['a', 'b'] as const" :key="side" class="flex items-center gap-3">
-          <span class="block h-14 w-28 bg-plate p-1"><HandFigure :finish="finish(side)" :line="2" /></span>
+          <span class="block h-14 w-28 bg-plate p-1">
+            <HandFigure v-if="finish(side)" :finish="finish(side)!" :line="2" />
+          </span>
           <span class="leading-tight">
             <b class="figure block text-lead">{{ per100(sums[side]) }} in 100</b>
             <b class="block">{{ named(side) }}</b>

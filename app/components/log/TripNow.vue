@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { finishById } from '#core/lure/finish'
+import { useFinish } from '~/box/useFinish'
 import { useLogStore } from '~/log/store'
 import { bitesOf, byRod, rodsNow } from '~/log/trip'
 import { counted } from '~/words/numbers'
@@ -16,6 +16,7 @@ import TapList from './TapList.vue'
 
 /** The trip under way: rods, targets, what was tapped last, and what changed. */
 const log = useLogStore()
+const { finishOf, finishName } = useFinish()
 const now = useNow({ interval: 10_000 })
 const trip = computed(() => log.current!.body)
 const rods = computed(() => rodsNow(trip.value, log.taps))
@@ -50,10 +51,10 @@ const listed = ref(false)
         >
           <!-- A layer of its own: a tap beside it need not draw it again. -->
           <span class="block h-14 bg-plate p-1 will-change-transform">
-            <HandFigure :finish="finishById(r.finishId)!" :line="2" />
+            <HandFigure v-if="finishOf(r.finishId)" :finish="finishOf(r.finishId)!" :line="2" />
           </span>
           <b class="figure block px-2 pt-1">{{ ROD_NAMES[i] }}</b>
-          <span class="block truncate px-2 text-note">{{ finishById(r.finishId)!.name }}</span>
+          <span class="block truncate px-2 text-note">{{ finishName(r.finishId) }}</span>
           <span class="figure block px-2 pb-1 text-note">
             {{ Math.floor(tallies[i]!.minutes) }} min, {{ counted(bitesOf(tallies[i]!), 'bite') }}
           </span>
@@ -79,6 +80,7 @@ const listed = ref(false)
         :name="ROD_NAMES[log.rod]!"
         :rod="rods[log.rod]!"
         :may="['lure', 'finish', 'line', 'size']"
+        own
         @change="rod => log.rig(log.rod, rod)"
       />
       <form class="mt-2 flex gap-2" @submit.prevent="say">
