@@ -60,7 +60,7 @@ describe('the box', () => {
     await box.edit(bone, { coats: { belly: { colour: '#202020', material: 'matte' } } })
     expect(finishOf(before)!.name).toBe('Mine')
     expect(finishOf(`jerkbait.own-${bone}-gone`)).toBe(box.all.find(l => l.id === bone)!.finish)
-    expect([finishOf('jerkbait.bone'), finishName('jerkbait.none')]).toEqual([BONE, 'A lure no longer known'])
+    expect([finishOf('jerkbait.bone'), finishName('jerkbait.none')]).toEqual([BONE, 'No longer known'])
     await box.remove(bone)
     expect(box.all.some(l => l.id === bone)).toBe(false)
     await box.edit(bone, { count: 9 })

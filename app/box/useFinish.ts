@@ -10,5 +10,5 @@ export function useFinish() {
   const box = useBoxStore()
   const finishOf = (id: string): Finish | null =>
     knownFinish(id) ?? box.all.find(l => id.includes(`.own-${l.id}-`))?.finish ?? null
-  return { finishOf, finishName: (id: string) => finishOf(id)?.name ?? 'A lure no longer known' }
+  return { finishOf, finishName: (id: string) => finishOf(id)?.name ?? 'No longer known' }
 }
