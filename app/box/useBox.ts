@@ -1,4 +1,4 @@
-import { useDebounceFn } from '@vueuse/core'
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { type OwnLure, hasOwnCoats } from '#core/box/own'
 import type { KitAnswer, KitProgress } from '#core/kit/kit'
@@ -167,16 +167,14 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
   }
 
   watch(ask, () => void look(), { immediate: true })
-  let gone = false
-  // Who has left in the meantime waits for nothing, and would leave a worker behind.
-  const chooseSoon = useDebounceFn(async () => (gone ? undefined : choose()), REST_MS)
+  // Begun anew at every start, and dropped when its place is left: nobody would end the worker it made.
+  const { start: chooseSoon } = useTimeoutFn(choose, REST_MS, { immediate: false })
   watch(
     () => JSON.stringify([ask().owned, kitAsk()]),
-    () => void chooseSoon(),
+    () => chooseSoon(),
     { immediate: true },
   )
   onScopeDispose(() => {
-    gone = true
     newest++
     newestKit++
     today.end()

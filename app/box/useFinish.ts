@@ -1,4 +1,4 @@
-import { knownFinish } from '#core/box/own'
+import { knownFinish, wornBy } from '#core/box/own'
 import type { Finish } from '#core/lure/finish'
 import { useBoxStore } from './store'
 
@@ -8,7 +8,6 @@ import { useBoxStore } from './store'
  */
 export function useFinish() {
   const box = useBoxStore()
-  const finishOf = (id: string): Finish | null =>
-    knownFinish(id) ?? box.all.find(l => id.includes(`.own-${l.id}-`))?.finish ?? null
+  const finishOf = (id: string): Finish | null => knownFinish(id) ?? box.all.find(l => wornBy(id, l.id))?.finish ?? null
   return { finishOf, finishName: (id: string) => finishOf(id)?.name ?? 'No longer known' }
 }

@@ -1,4 +1,4 @@
-import { useDebounceFn } from '@vueuse/core'
+import { useTimeoutFn } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { OwnLure } from '#core/box/own'
 import type { Pin } from '#core/day/pins'
@@ -114,12 +114,15 @@ export function useDay(ask: () => DayQuestion) {
     }
   }
   let gone = false
-  const rankSoon = useDebounceFn(async () => {
-    // Who has left in the meantime waits for nothing, and would leave workers behind.
-    if (gone) return
-    await draw()
-    if (!gone) await rankLanes()
-  }, REST_MS)
+  // Begun anew at every start, and dropped when its place is left: nobody would end the workers it made.
+  const { start: rankSoon } = useTimeoutFn(
+    async () => {
+      await draw()
+      if (!gone) await rankLanes()
+    },
+    REST_MS,
+    { immediate: false },
+  )
 
   function cancel(): void {
     newest++
@@ -131,7 +134,7 @@ export function useDay(ask: () => DayQuestion) {
     ask,
     () => {
       void draw()
-      void rankSoon()
+      rankSoon()
     },
     { immediate: true },
   )

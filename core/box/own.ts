@@ -26,6 +26,11 @@ function markOf(text: string): string {
   return (h >>> 0).toString(36)
 }
 
+/** What is in the id of every finish a lure of the box has had in its own coats, whatever these were. */
+const ownMark = (id: string) => `.own-${id}-`
+/** Whether a finish is one that a lure of the box wears in its own coats, or wore before it was painted over. */
+export const wornBy = (finishId: string, id: string): boolean => finishId.includes(ownMark(id))
+
 /** Whether it wears any coat of its own. */
 export const hasOwnCoats = ({ coats }: Pick<OwnLure, 'coats'>): boolean => !!coats && Object.keys(coats).length > 0
 
@@ -42,7 +47,7 @@ export function ownFinish(own: OwnLure): Finish | null {
     for (const [part, coat] of Object.entries(coats))
       worn[part as Part] = parseCoat(`${coat.colour.toLowerCase()}:${coat.material}`)
     // What is drawn of it is kept by its id, so that other coats make another.
-    finish = buildFinish(lure, `${lure}.own-${id}-${markOf(key)}`, name, worn, base.mark, base.mimics)
+    finish = buildFinish(lure, `${lure}${ownMark(id)}${markOf(key)}`, name, worn, base.mark, base.mimics)
     made.set(key, finish)
     byId.set(finish.id, finish)
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ownFinishes } from '#core/box/own'
 import { finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import type { Difference, Rod } from '#shared/schema/record'
@@ -24,9 +25,9 @@ const { finishOf, finishName } = useFinish()
 const of = (what: string) => `${what} of ${props.name.toLowerCase()}`
 const setLure = (lure: LureId) => emit('change', { ...props.rod, lure, finishId: finishesOf(lure)[0]!.id })
 const finishOptions = () => {
-  const ofBox = props.own ? box.carried.flatMap(l => (l.finish && l.body.coats ? [l.finish] : [])) : []
-  const finishes = [...ofBox.filter(f => f.lure === props.rod.lure), ...finishesOf(props.rod.lure)]
-  return finishes.map(f => ({ value: f.id, words: f.name }))
+  const { lure } = props.rod
+  const own = ownFinishes(props.own ? box.own.filter(o => o.lure === lure) : [])
+  return [...own, ...finishesOf(lure)].map(f => ({ value: f.id, words: f.name }))
 }
 const WORDS = [
   { key: 'line', like: 'Line, like 10 lb braid' },
