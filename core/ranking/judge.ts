@@ -3,7 +3,7 @@ import { beyondSchools } from '#core/ranking/beyondSchools'
 import { opticsGain, standingOf, verdictOf } from '#core/ranking/opticsCheck'
 import { type Weights, balancedWeights } from '#core/ranking/weights'
 import { type Custom, fits, holds } from '#core/rules/custom'
-import { CUSTOMS } from '#core/rules/customs/all'
+import { customsOf } from '#core/rules/customs/all'
 import { SCHOOL } from '#core/schools/all'
 import type { Moment, Point } from '#core/schools/school'
 import type { Measured } from '#core/sight/measure'
@@ -57,39 +57,101 @@ function stancesOf(
   return out
 }
 
+/** How much each school's points and customs count in a moment; 0 for those that are not asked. */
+type Shares = Record<SchoolId, { points: number; customs: number }>
+
+function sharesOf(weights: Weights, school: SchoolId | 'balanced'): Shares {
+  const out = {} as Shares
+  for (const id of SCHOOL_IDS) {
+    const share = weights.share[id]
+    // A custom is a finished judgement; in balance it counts nearly whole, more where its school does.
+    if (school === 'balanced') out[id] = { points: BALANCED_GAIN * share, customs: Math.min(1.25, 0.35 + 3 * share) }
+    else out[id] = id === school ? { points: 1, customs: 1 } : { points: 0, customs: 0 }
+  }
+  return out
+}
+
+/** A finish with what is thought of it; why is only made up when it is asked. */
+class Judgement implements Judged {
+  readonly finish
+  readonly sight
+  readonly flash
+  readonly sightM
+  readonly colourM
+  readonly natural
+  readonly hidden
+  readonly internalJnd
+  readonly anglerM
+  readonly score: number
+  private readonly total: number
+  private made: Judged['because'] | null = null
+
+  constructor(
+    m: Measured,
+    readonly stances: Judged['stances'],
+    private readonly shares: Shares,
+    private readonly beyond: readonly Point[],
+  ) {
+    this.finish = m.finish
+    this.sight = m.sight
+    this.flash = m.flash
+    this.sightM = m.sightM
+    this.colourM = m.colourM
+    this.natural = m.natural
+    this.hidden = m.hidden
+    this.internalJnd = m.internalJnd
+    this.anglerM = m.anglerM
+    let total = 0
+    for (const id of SCHOOL_IDS) {
+      const share = shares[id]
+      for (const p of stances[id].points) total += share.points * p.effect
+      for (const c of stances[id].customs) total += share.customs * c.effect
+    }
+    for (const p of beyond) total += p.effect
+    this.total = total
+    this.score = 0.5 + distanceOf(total)
+  }
+
+  get because() {
+    return (this.made ??= this.reasons())
+  }
+
+  private reasons(): Judged['because'] {
+    const scale = Math.abs(this.total) > 1e-9 ? distanceOf(this.total) / this.total : 0
+    const out: Judged['because'] = []
+    for (const id of SCHOOL_IDS) {
+      const share = this.shares[id]
+      if (share.points === 0) continue
+      const { points, customs } = this.stances[id]
+      for (const p of points) out.push({ school: id, effect: share.points * p.effect * scale, says: p.says })
+      for (const { custom, effect } of customs) {
+        const says = (): Sentence => ({ code: 'custom', params: { id: custom.id } })
+        out.push({ school: id, effect: share.customs * effect * scale, says, custom })
+      }
+    }
+    for (const p of this.beyond) out.push({ school: 'balanced', effect: p.effect * scale, says: p.says })
+    return out
+  }
+}
+
+/** A score's distance from neutral, of effects that sum to so much. */
+const distanceOf = (total: number) => 0.5 * Math.tanh(STEEPNESS * total)
+
 /** Prepare to judge finishes in a moment, by one school or all in balance. */
 export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
-  const held = CUSTOMS.map(custom => ({ custom, k: holds(custom.when, moment), gain: 0 })).filter(h => h.k > 0)
+  const { lure, school } = moment.conditions
+  const held = customsOf(lure)
+    .map(custom => ({ custom, k: holds(custom.when, moment), gain: 0 }))
+    .filter(h => h.k > 0)
   for (const h of held) {
     h.gain = opticsGain(h.custom, all, moment)
     h.k *= standingOf(h.gain)
   }
   const weights = balancedWeights(moment)
-  const school = moment.conditions.school
+  const shares = sharesOf(weights, school)
   const gains = new Map(held.map(h => [h.custom.id, h.gain]))
-  const judge = (m: Measured): Judged => {
-    const stances = stancesOf(m, moment, held)
-    const because: Judged['because'] = []
-    for (const id of SCHOOL_IDS) {
-      if (school !== 'balanced' && school !== id) continue
-      const share = school === 'balanced' ? BALANCED_GAIN * weights.share[id] : 1
-      // A custom is a finished judgement; in balance it counts nearly whole, more where its school does.
-      const customShare = school === 'balanced' ? Math.min(1.25, 0.35 + 3 * weights.share[id]) : 1
-      for (const p of stances[id].points) because.push({ school: id, effect: share * p.effect, says: p.says })
-      for (const { custom, effect } of stances[id].customs) {
-        const says = (): Sentence => ({ code: 'custom', params: { id: custom.id } })
-        because.push({ school: id, effect: customShare * effect, says, custom })
-      }
-    }
-    for (const p of beyondSchools(m, moment)) because.push({ school: 'balanced', ...p })
-    const total = because.reduce((s, b) => s + b.effect, 0)
-    const distance = 0.5 * Math.tanh(STEEPNESS * total)
-    const scale = Math.abs(total) > 1e-9 ? distance / total : 0
-    for (const b of because) b.effect *= scale
-    return { ...m, score: 0.5 + distance, stances, because }
-  }
   return {
-    judge,
+    judge: m => new Judgement(m, stancesOf(m, moment, held), shares, beyondSchools(m, moment)),
     weights,
     verdict: c => verdictOf(gains.get(c.id) ?? 0),
   }

@@ -103,12 +103,21 @@ function within(x: number, [lo, hi]: Range): number {
 
 const oneOf = <T>(list: readonly T[] | undefined, v: T) => !list || list.includes(v)
 
+/** Whether a custom is said of a lure at all. */
+export function saidOf(w: When, lure: LureId): boolean {
+  const { group, surface, bottom } = lureType(lure)
+  return (
+    oneOf(w.lures, lure) &&
+    oneOf(w.groups, group) &&
+    (w.surface === undefined || w.surface === surface) &&
+    (w.bottom === undefined || w.bottom === bottom)
+  )
+}
+
 /** How far a custom's conditions are met, 0-1. */
 export function holds(w: When, { conditions: c, grades: f }: Moment): number {
-  const type = lureType(c.lure)
   if (
-    !oneOf(w.lures, c.lure) ||
-    !oneOf(w.groups, type.group) ||
+    !saidOf(w, c.lure) ||
     !oneOf(w.species, c.species) ||
     !oneOf(w.tints, c.tint) ||
     !oneOf(w.skies, c.sky) ||
@@ -118,8 +127,6 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
   )
     return 0
   if (w.tides && (c.tide === null || !w.tides.includes(c.tide))) return 0
-  if (w.surface !== undefined && w.surface !== type.surface) return 0
-  if (w.bottom !== undefined && w.bottom !== type.bottom) return 0
   if (w.lamps !== undefined && w.lamps !== c.lamps) return 0
   if (w.refused !== undefined && w.refused !== c.bitesRefused) return 0
   if (w.fishedThrough !== undefined && w.fishedThrough !== c.fishedThrough.length > 0) return 0

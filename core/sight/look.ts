@@ -106,13 +106,15 @@ export const lightOfPart = (way: StageWay, part: Part): PartLight => way.lights[
 
 /** Axes of the eye's space per part: lightness, texture, and one per cone class less one. */
 const axesPerPart = (receptors: number) => 2 + (receptors - 2)
+// Plain arrays: for a handful of numbers they are made several times faster than typed ones.
+const emptyPlace = (axes: number) => (axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5])
 
 /** Put the aimed part's position in the eye's space at a row's distance into `out`; returns its lightness contrast. */
 function place(out: number[], texture: number, light: PartLight, finder: Rangefinder, row: number): number {
   finder.look(row)
   const { view, contrast, logs } = finder
   const cones = view.receptors - 1
-  const seen = view.adapted[row]!
+  const { adapted: seen } = view.row(row)
   const c = contrast[cones]!
   out[0] = Math.log((Math.max(0, 1 + c) + LIGHTNESS_BASE) / (1 + LIGHTNESS_BASE)) / seen.light
   out[1] = 0
@@ -133,9 +135,8 @@ function lookAtPart(p: FinishPart, light: PartLight, finder: Rangefinder): PartL
   // A sliver of a part does not show as far as the whole of it would.
   finder.aim(p.areaM2 * light.shows)
   const axes = axesPerPart(view.receptors)
-  // Plain arrays: for a handful of numbers they are made several times faster than typed ones.
-  const fish = axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5]
-  const bite = axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5]
+  const fish = emptyPlace(axes)
+  const bite = emptyPlace(axes)
   place(fish, p.texture, light, finder, FISH_ROW)
   const contrastBite = place(bite, p.texture, light, finder, BITE_ROW)
   finder.weigh(BITE_ROW)
@@ -166,6 +167,13 @@ const placesFor = (count: number): Places => ({
   bite: new Array<number>(count).fill(0),
 })
 
+/** How much of a finish shows one way, in the shares of its parts. */
+function shownOf({ parts }: Finish, { lights }: StageWay): number {
+  let total = 0
+  for (const p of parts) total += p.share * lights[p.part]!.shows
+  return total
+}
+
 /**
  * What a finish looks like one way; its places in the eye's space are written to `places` from `at` on, times `root`.
  */
@@ -175,8 +183,7 @@ function lookFrom(finish: Finish, way: StageWay, places: Places | null, at: numb
   let sightM = Math.min(NEAREST_M, view.capM)
   let colourM = 0
   let contrastBite = 0
-  let total = 0
-  for (const p of finish.parts) total += p.share * lights[p.part]!.shows
+  const total = shownOf(finish, way)
   let lightest = -Infinity
   let darkest = Infinity
   let next = at
@@ -264,6 +271,36 @@ class Looked implements Sight {
 
 /** What a finish looks like from all sides. */
 export const look = (finish: Finish, stage: Stage): Sight => new Looked(finish, stage)
+
+/** Where a finish stands at biting distance one way, as `lookFrom` says it, and nothing of how far it shows. */
+function biteFrom(finish: Finish, way: StageWay, bite: number[], at: number, root: number): void {
+  const { view, lights, finder } = way
+  const total = shownOf(finish, way)
+  const axes = axesPerPart(view.receptors)
+  const seen = emptyPlace(axes)
+  let next = at
+  for (const p of finish.parts) {
+    const light = lights[p.part]!
+    const share = total > 0 ? (p.share * light.shows) / total : 0
+    if (share > 0) {
+      standsOff(finder.delta, p.optics, light, view.near)
+      place(seen, p.texture, light, finder, BITE_ROW)
+      const w = root * Math.sqrt(share)
+      for (let a = 0; a < axes; a++) bite[next + a] = w * seen[a]!
+    }
+    next += axes
+  }
+}
+
+/** Where a finish stands in the eye's space at biting distance, seen from a side: the same as `look` says. */
+export function biteOf(finish: Finish, { ways, headings }: Stage, side: Side): number[] {
+  const alike = side !== 'level' || ways.toward === ways.across
+  const seen = alike ? [side === 'level' ? ('across' as const) : side] : HEADINGS.filter(h => headings[h] > 0)
+  const each = placesIn(finish, ways[seen[0]!])
+  const bite = new Array<number>(seen.length * each).fill(0)
+  seen.forEach((way, n) => biteFrom(finish, ways[way], bite, n * each, alike ? 1 : Math.sqrt(headings[way as Heading])))
+  return bite
+}
 
 const NOTHING: WaySight = {
   sightM: 0,

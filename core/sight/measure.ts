@@ -5,7 +5,7 @@ import { type LureId, SIDES, type Side, lureType } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
 import { anglerSightM } from '#core/sight/angler'
 import { flashOf } from '#core/sight/flash'
-import { type Sight, jndBetween, look } from '#core/sight/look'
+import { type Sight, biteOf, jndBetween, look } from '#core/sight/look'
 import type { Scene } from '#core/sight/scene'
 
 /** A finish with everything the optics say of it in a scene. */
@@ -40,10 +40,13 @@ function bySide(lure: LureId, f: (side: Side) => number): number {
   return s
 }
 
+const sidesOf = (lure: LureId) => SIDES.filter(side => lureType(lure).seen[side] > 0)
+
 export interface PreyLook {
   kind: Forage
   share: number
-  sight: Sight
+  /** Where it stands in the eye's space at biting distance, by the sides this lure is seen from. */
+  bite: Partial<Record<Side, readonly number[]>>
 }
 
 const preyFinishes = new Map<string, Finish>()
@@ -64,7 +67,12 @@ export function preyLooks(scene: Scene, shares: readonly { kind: Forage; share: 
   const lure = scene.input.lure
   return shares
     .filter(s => s.share >= 0.03)
-    .map(({ kind, share }) => ({ kind, share, sight: look(preyFinish(lure, kind), scene.stage) }))
+    .map(({ kind, share }) => {
+      const finish = preyFinish(lure, kind)
+      const bite: PreyLook['bite'] = {}
+      for (const side of sidesOf(lure)) bite[side] = biteOf(finish, scene.stage, side)
+      return { kind, share, bite }
+    })
 }
 
 /** Measure one finish. */
@@ -75,8 +83,7 @@ export function measure(finish: Finish, scene: Scene, prey: readonly PreyLook[])
   let total = 0
   for (const p of prey) {
     total += p.share
-    likeness +=
-      p.share * Math.exp(-bySide(lure, side => jndBetween(sight[side].bite, p.sight[side].bite)) / LIKENESS_JND)
+    likeness += p.share * Math.exp(-bySide(lure, side => jndBetween(sight[side].bite, p.bite[side]!)) / LIKENESS_JND)
   }
   return {
     finish,

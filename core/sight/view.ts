@@ -31,6 +31,16 @@ export const sideOf = (way: Way): Side => (way === 'below' || way === 'above' ? 
 /** The face of a lure that a fish sees is turned the other way from where it looks. */
 export const OPPOSITE = { toward: 'away', across: 'across', away: 'toward' } as const satisfies Record<Heading, Heading>
 
+/** The eye at one distance along a view. */
+export interface ViewRow {
+  adapted: Adaptation
+  /**
+   * [receptor][band]: receptors are the cones, then lightness as cones and rods share it; the last is left empty where
+   * the twin cones alone carry it.
+   */
+  weights: Float64Array
+}
+
 /**
  * One way of looking, ready for many finishes: what is behind, how fast differences are lost, and the weights with
  * which a difference in radiance at the lure becomes contrast in each receptor at each distance. Background, spectrum
@@ -48,14 +58,10 @@ export interface View {
   beam: Spectrum
   /** No fish is farther off than this that way: the surface, or the bottom; Infinity where nothing ends it. */
   capM: number
-  /** Distances, m: the range steps, rising, then the biting distance and the fish's; and the adaptation at each. */
+  /** Distances, m: the range steps, rising, then the biting distance and the fish's. */
   rangesM: Float64Array
-  adapted: Adaptation[]
-  /**
-   * [row][receptor][band]: receptors are the cones, then lightness as cones and rods share it; the last is left empty
-   * at rows where the twin cones alone carry it.
-   */
-  weights: Float64Array
+  /** What the eye makes of a difference seen from the distance of that row; made when first asked for. */
+  row: (k: number) => ViewRow
   receptors: number
   eye: Eye
   /** Loss of contrast averaged over the colours of the background, per metre. */
@@ -127,6 +133,21 @@ function capOf(way: Way, { field: { depthM }, waterM, surface }: ViewInput): num
   return way === 'below' && waterM !== null ? Math.max(0, waterM - depthM) : Infinity
 }
 
+const fade = new Float64Array(BANDS)
+const behind = new Float64Array(BANDS)
+
+function rowAt(view: View, k: number): ViewRow {
+  const { beam, rangesM, eye, receptors } = view
+  fadeOver(fade, beam, rangesM[k]!)
+  behindAt(behind, view, fade, rangesM[k]!)
+  const adapted = adaptation(luminanceOfQuanta(behind))
+  const weights = new Float64Array(receptors * BANDS)
+  eye.cones.forEach((s, n) => contrastWeights(s, behind, fade, weights, n * BANDS))
+  // Where the twin cones alone carry lightness, theirs are the weights.
+  if (adapted.cones < 1) lightnessWeights(view, adapted.cones, behind, fade, weights, (receptors - 1) * BANDS)
+  return { adapted, weights }
+}
+
 /** Prepare a way of looking. */
 export function prepareView(way: Way, input: ViewInput): View {
   const { eye, fishM, column, decay, field } = input
@@ -144,7 +165,7 @@ export function prepareView(way: Way, input: ViewInput): View {
   for (let k = 0; k < RANGE_STEPS; k++) rangesM[k] = NEAREST_M * (farthest / NEAREST_M) ** (k / (RANGE_STEPS - 1))
   rangesM[BITE_ROW] = BITE_M
   rangesM[FISH_ROW] = fishM
-  const receptors = eye.cones.length + 1
+  const rows: ViewRow[] = []
   const view: View = {
     way,
     side,
@@ -154,9 +175,8 @@ export function prepareView(way: Way, input: ViewInput): View {
     beam,
     capM,
     rangesM,
-    adapted: [],
-    weights: new Float64Array(rangesM.length * receptors * BANDS),
-    receptors,
+    row: k => (rows[k] ??= rowAt(view, k)),
+    receptors: eye.cones.length + 1,
     eye,
     meanLoss:
       dot(loss, near) /
@@ -164,19 +184,6 @@ export function prepareView(way: Way, input: ViewInput): View {
         1e-300,
         near.reduce((s, v) => s + v, 0),
       ),
-  }
-  const fade = new Float64Array(BANDS)
-  const behind = new Float64Array(BANDS)
-  for (let k = 0; k < rangesM.length; k++) {
-    fadeOver(fade, beam, rangesM[k]!)
-    behindAt(behind, view, fade, rangesM[k]!)
-    const adapted = adaptation(luminanceOfQuanta(behind))
-    view.adapted.push(adapted)
-    const at = k * receptors * BANDS
-    eye.cones.forEach((s, n) => contrastWeights(s, behind, fade, view.weights, at + n * BANDS))
-    // Where the twin cones alone carry lightness, theirs are the weights.
-    if (adapted.cones < 1)
-      lightnessWeights(view, adapted.cones, behind, fade, view.weights, at + (receptors - 1) * BANDS)
   }
   return view
 }

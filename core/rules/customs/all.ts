@@ -1,4 +1,5 @@
-import type { Custom } from '#core/rules/custom'
+import type { LureId } from '#core/lure/types'
+import { type Custom, saidOf } from '#core/rules/custom'
 import { MisfitError, misfitsOf } from '#core/rules/fitness'
 import { COAST_CUSTOMS } from '#core/rules/customs/coast'
 import { GROUND_CUSTOMS } from '#core/rules/customs/ground'
@@ -26,3 +27,12 @@ if (misfits.length) throw new MisfitError(misfits)
  * Source of all: custom, as practitioners tell it; words ours.
  */
 export const CUSTOMS = customs
+
+const byLure = new Map<LureId, readonly Custom[]>()
+
+/** The customs that may be said of a lure, in the list's order, whatever the moment. */
+export function customsOf(lure: LureId): readonly Custom[] {
+  let of = byLure.get(lure)
+  if (!of) byLure.set(lure, (of = CUSTOMS.filter(c => saidOf(c.when, lure))))
+  return of
+}
