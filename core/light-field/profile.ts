@@ -66,13 +66,11 @@ const MEAN_OF = Array.from({ length: BEAM_COLUMNS }, (_, c) =>
  * tools/light-table/table.test.ts and stated in docs/science/light.md.
  */
 export class LightProfile {
-  private readonly nodes: Float64Array
-  private readonly known: Uint8Array
-  /** Weights of the diffuse sources, and Ed of all at each depth's node. */
-  private readonly weights: readonly number[]
-  private readonly eds: number
+  /** Logarithms of each column at each depth's node, NaN where it was not asked for yet. */
+  private readonly nodes: (Float64Array | undefined)[] = []
+  /** Ed of each source at each depth's node, the beam's first; NaN where not known yet. */
   private readonly edAt: Float64Array
-  private readonly edKnown: Uint8Array
+  private readonly table: LightTable
   /** The four blocks of the table round the water, and their weights; Ed has its own. */
   private readonly b0: number
   private readonly b1: number
@@ -82,15 +80,16 @@ export class LightProfile {
   private readonly w1: number
   private readonly w2: number
   private readonly w3: number
-  private readonly forEd: readonly number[]
+  private readonly forEd: readonly [number, number, number, number]
   private readonly lnOmega: number
-  private readonly beam: { index: number; inAngle: number; inSecant: number; weight: number } | null
+  /** The sources there are: where they begin in a block, and their weights; of a beam the two angles round it. */
+  private readonly beam: { one: number; two: number; inAngle: number; inSecant: number; weight: number } | null
+  private readonly diffuse: { at: number; weight: number }[] = []
 
-  constructor(
-    { omega, share }: Scatter,
-    private readonly sources: Sources,
-  ) {
+  constructor({ omega, share }: Scatter, sources: Sources) {
     const { table, albedo, lnShare, secant, blockSize } = tableAxes()
+    this.table = table
+    const depths = table.tau.length
     const held = Math.min(table.omega[table.omega.length - 1]!, omega)
     this.lnOmega = Math.log(Math.max(1e-9, held))
     const [o, to] = locate(albedo, -Math.sqrt(1 - held))
@@ -104,19 +103,21 @@ export class LightProfile {
     // The logarithm of Ed is straight in the backscatter share, the others in its logarithm.
     this.forEd = weights(straight)
     ;[this.w0, this.w1, this.w2, this.w3] = weights(inLog)
-    this.nodes = new Float64Array(table.tau.length * BEAM_COLUMNS)
-    this.known = new Uint8Array(table.tau.length * BEAM_COLUMNS)
-    this.weights = table.diffuse.map(k => this.sources[k as 'even' | 'overcast' | 'clear' | 'bed'] ?? 0)
-    this.eds = 1 + this.weights.length
-    this.edAt = new Float64Array(table.tau.length * this.eds)
-    this.edKnown = new Uint8Array(table.tau.length)
     this.beam = null
     if (sources.beam && sources.beam.weight > 0) {
       const { mu, weight } = sources.beam
       const [index, inAngle] = locate(table.beamDeg, (Math.acos(Math.min(1, mu)) * 180) / Math.PI)
       const between = (1 / mu - secant[index]!) / (secant[index + 1]! - secant[index]!)
-      this.beam = { index, inAngle, inSecant: Math.min(1, Math.max(0, between)), weight }
+      const one = index * BEAM_COLUMNS * depths
+      const two = one + BEAM_COLUMNS * depths
+      this.beam = { one, two, inAngle, inSecant: Math.min(1, Math.max(0, between)), weight }
     }
+    for (let k = 0; k < table.diffuse.length; k++) {
+      const weight = sources[table.diffuse[k] as 'even' | 'overcast' | 'clear' | 'bed'] ?? 0
+      const at = (table.beamDeg.length * BEAM_COLUMNS + k * DIFFUSE_COLUMNS) * depths
+      if (weight > 0) this.diffuse.push({ at, weight })
+    }
+    this.edAt = new Float64Array(depths * (1 + this.diffuse.length)).fill(Number.NaN)
   }
 
   /**
@@ -124,12 +125,12 @@ export class LightProfile {
    * @param offset of the source in a block
    */
   private entry(offset: number, columns: number, depth: number, column: number): number {
-    const { values } = tableAxes().table
+    const { values } = this.table
     const { b0, b1, b2, b3 } = this
     const i = offset + depth * columns + column
     if (column === 0) {
       const w = this.forEd
-      return w[0]! * values[b0 + i]! + w[1]! * values[b1 + i]! + w[2]! * values[b2 + i]! + w[3]! * values[b3 + i]!
+      return w[0] * values[b0 + i]! + w[1] * values[b1 + i]! + w[2] * values[b2 + i]! + w[3] * values[b3 + i]!
     }
     const scattered = columns === BEAM_COLUMNS ? BEAM_PER_ALBEDO : DIFFUSE_PER_ALBEDO
     return (
@@ -141,68 +142,53 @@ export class LightProfile {
     )
   }
 
-  private beamOffset(step: number): number {
-    return (this.beam!.index + step) * BEAM_COLUMNS * tableAxes().table.tau.length
-  }
-  private diffuseOffset(k: number): number {
-    const { beamDeg, tau } = tableAxes().table
-    return (beamDeg.length * BEAM_COLUMNS + k * DIFFUSE_COLUMNS) * tau.length
-  }
-
-  /** Ed of each source at a depth's node, which every other column is a share of: the beam's first. */
+  /** Ed of each source at a depth's node, which every other column is a share of: where they are in `edAt`. */
   private edOf(depth: number): number {
-    const at = depth * this.eds
-    if (this.edKnown[depth]) return at
-    if (this.beam) {
-      const { inSecant: t, weight } = this.beam
-      const one = this.entry(this.beamOffset(0), BEAM_COLUMNS, depth, 0)
-      const two = this.entry(this.beamOffset(1), BEAM_COLUMNS, depth, 0)
-      this.edAt[at] = weight * Math.exp((1 - t) * one + t * two)
+    const { beam, diffuse, edAt } = this
+    const at = depth * (1 + diffuse.length)
+    if (!Number.isNaN(edAt[at]!)) return at
+    edAt[at] = 0
+    if (beam) {
+      const { one, two, inSecant: t, weight } = beam
+      const ed = (1 - t) * this.entry(one, BEAM_COLUMNS, depth, 0) + t * this.entry(two, BEAM_COLUMNS, depth, 0)
+      edAt[at] = weight * Math.exp(ed)
     }
-    for (let k = 0; k < this.weights.length; k++) {
-      const weight = this.weights[k]!
-      if (weight > 0)
-        this.edAt[at + 1 + k] = weight * Math.exp(this.entry(this.diffuseOffset(k), DIFFUSE_COLUMNS, depth, 0))
+    for (let k = 0; k < diffuse.length; k++) {
+      const source = diffuse[k]!
+      edAt[at + 1 + k] = source.weight * Math.exp(this.entry(source.at, DIFFUSE_COLUMNS, depth, 0))
     }
-    this.edKnown[depth] = 1
     return at
   }
 
-  /** Work out one column at a depth's node: few of them are asked for far from where the lure is. */
-  private node(depth: number, column: number): void {
+  /** One column at a depth's node, as its logarithm: along the depth light falls off by it. */
+  private node(depth: number, column: number): number {
+    const { beam, diffuse, edAt } = this
     const at = this.edOf(depth)
-    let sum = 0
-    if (this.beam) {
-      const ed = this.edAt[at]!
-      if (column === 0) sum = ed
-      else {
-        const t = this.beam.inAngle
-        const one = this.entry(this.beamOffset(0), BEAM_COLUMNS, depth, column)
-        const two = this.entry(this.beamOffset(1), BEAM_COLUMNS, depth, column)
-        sum = ed * (IN_ANGLE[column] ? (1 - t) * Math.exp(one) + t * Math.exp(two) : Math.exp((1 - t) * one + t * two))
-      }
+    let sum = edAt[at]!
+    if (beam && column !== 0) {
+      const t = beam.inAngle
+      const one = this.entry(beam.one, BEAM_COLUMNS, depth, column)
+      const two = this.entry(beam.two, BEAM_COLUMNS, depth, column)
+      sum *= IN_ANGLE[column] ? (1 - t) * Math.exp(one) + t * Math.exp(two) : Math.exp((1 - t) * one + t * two)
     }
     const mean = MEAN_OF[column]!
-    for (let k = 0; k < this.weights.length; k++) {
-      if (this.weights[k]! <= 0) continue
-      const ed = this.edAt[at + 1 + k]!
-      sum += mean === 0 ? ed : ed * Math.exp(this.entry(this.diffuseOffset(k), DIFFUSE_COLUMNS, depth, mean))
+    for (let k = 0; k < diffuse.length; k++) {
+      const ed = edAt[at + 1 + k]!
+      sum += mean === 0 ? ed : ed * Math.exp(this.entry(diffuse[k]!.at, DIFFUSE_COLUMNS, depth, mean))
     }
-    // Kept as logarithms: along the depth light falls off by them.
-    const i = depth * BEAM_COLUMNS + column
-    this.nodes[i] = Math.log(Math.max(1e-300, sum))
-    this.known[i] = 1
+    return Math.log(Math.max(1e-300, sum))
   }
 
   /** One column of the light at an optical depth, 0 or more; below the table the last slope goes on. */
   value(opticalDepth: number, column: number): number {
-    const { tau } = tableAxes().table
+    const { tau } = this.table
     const [d] = locate(tau, opticalDepth)
-    const a = d * BEAM_COLUMNS + column
-    if (!this.known[a]) this.node(d, column)
-    if (!this.known[a + BEAM_COLUMNS]) this.node(d + 1, column)
+    const nodes = (this.nodes[column] ??= new Float64Array(tau.length).fill(Number.NaN))
+    // Worked out when first asked for: few are asked for far from where the lure is.
+    if (Number.isNaN(nodes[d]!)) nodes[d] = this.node(d, column)
+    if (Number.isNaN(nodes[d + 1]!)) nodes[d + 1] = this.node(d + 1, column)
     const t = Math.max(0, (opticalDepth - tau[d]!) / (tau[d + 1]! - tau[d]!))
-    return Math.exp((1 - t) * this.nodes[a]! + t * this.nodes[a + BEAM_COLUMNS]!)
+    return Math.exp((1 - t) * nodes[d]! + t * nodes[d + 1]!)
   }
 
   /** All of the light at an optical depth into `out`, by `COLUMN`. */

@@ -136,6 +136,7 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
   let k = 1
   if (w.phases) k *= w.phases.reduce((sum, phase) => sum + (c.phases[phase] ?? 0), 0)
   if (w.visibilityM) k *= inside(c.visibilityM, w.visibilityM)
+  if (k === 0) return 0
   if (w.temperatureC) k *= within(c.temperatureC!, w.temperatureC)
   if (w.depthM) k *= within(c.depthM, w.depthM)
   if (w.sunDeg) k *= within(c.sunElevationDeg, w.sunDeg)

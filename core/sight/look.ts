@@ -162,10 +162,18 @@ interface Places {
   fish: number[]
   bite: number[]
 }
-const placesFor = (count: number): Places => ({
-  fish: new Array<number>(count).fill(0),
-  bite: new Array<number>(count).fill(0),
-})
+const placesFor = (count: number): Places => ({ fish: noughts(count), bite: noughts(count) })
+
+const NOUGHTS: number[][] = []
+/** So many noughts, in an array that holds fractions from the start: one of whole numbers is made anew at the first. */
+function noughts(count: number): number[] {
+  const known = NOUGHTS[count]
+  if (known) return known.slice()
+  const made: number[] = []
+  for (let i = 0; i < count; i++) made.push(0.5)
+  NOUGHTS[count] = made.fill(0)
+  return made.slice()
+}
 
 /** How much of a finish shows one way, in the shares of its parts. */
 function shownOf({ parts }: Finish, { lights }: StageWay): number {
@@ -297,7 +305,7 @@ export function biteOf(finish: Finish, { ways, headings }: Stage, side: Side): n
   const alike = side !== 'level' || ways.toward === ways.across
   const seen = alike ? [side === 'level' ? ('across' as const) : side] : HEADINGS.filter(h => headings[h] > 0)
   const each = placesIn(finish, ways[seen[0]!])
-  const bite = new Array<number>(seen.length * each).fill(0)
+  const bite = noughts(seen.length * each)
   seen.forEach((way, n) => biteFrom(finish, ways[way], bite, n * each, alike ? 1 : Math.sqrt(headings[way as Heading])))
   return bite
 }

@@ -62,12 +62,16 @@ export function lightOn(out: Spectrum, field: LightField, way: Way, how: Facing)
   for (let i = 0; i < BANDS; i++) out[i] = how.up * field.ed[i]! + how.side * side[i]! + how.down * field.eu[i]!
 }
 
+/** Parts whose little mirrors stand alike, and so show the same. */
+export type MirrorKind = 'flank' | 'other'
+export const mirrorKind = (part: Part): MirrorKind => (part === 'flank' ? 'flank' : 'other')
+
 /**
  * Slants of the little mirrors of a part seen level, degrees from upright and how many stand so: a flat flank is nearly
  * one mirror, a blade or a head turns every way. A mirror slanted by t sends the fish what comes from 2 t above or
  * below the level.
  */
-const SLANTS: { flank: readonly [number, number][]; other: readonly [number, number][] } = {
+const SLANTS: Record<MirrorKind, readonly [number, number][]> = {
   flank: [
     [-2.5, 0.25],
     [0, 0.5],
@@ -82,19 +86,18 @@ const SLANTS: { flank: readonly [number, number][]; other: readonly [number, num
   ],
 }
 /** What a mirror shows from below and above, as shares of the field looked at level, up and down. */
-const MIRRORED: Record<'below' | 'above', Record<'flank' | 'other', readonly [number, number, number]>> = {
+const MIRRORED: Record<'below' | 'above', Record<MirrorKind, readonly [number, number, number]>> = {
   below: { flank: [0.3, 0, 0.7], other: [0.2, 0, 0.8] },
   above: { flank: [0.5, 0.5, 0], other: [0.3, 0.7, 0] },
 }
 
 /**
- * Radiance a mirror on the part shows, written into `out`. Seen level it shows the water on the fish's own side: a
+ * Radiance a mirror of that kind shows, written into `out`. Seen level it shows the water on the fish's own side: a
  * fish that looks into the sun sees the dark water behind it in a bright flank, one with the sun at its back a lamp.
  * Between the level and straight up or down the field is taken as going over by the square of the height's sine, in
  * the logarithm.
  */
-export function mirroredBy(out: Spectrum, field: LightField, way: Way, part: Part): void {
-  const kind = part === 'flank' ? 'flank' : 'other'
+export function mirroredBy(out: Spectrum, field: LightField, way: Way, kind: MirrorKind): void {
   const side = sideOf(way)
   out.fill(0)
   if (side !== 'level') {

@@ -2,7 +2,7 @@ import type { LightField } from '#core/light-field/lightField'
 import { type LureId, lureType } from '#core/lure/types'
 import type { CoatOptics } from '#core/paintwork/coat'
 import type { Part } from '#core/paintwork/parts'
-import { facing, lightOn, mirroredBy } from '#core/sight/orientation'
+import { type MirrorKind, facing, lightOn, mirrorKind, mirroredBy } from '#core/sight/orientation'
 import type { View } from '#core/sight/view'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
@@ -21,15 +21,19 @@ export interface PartLight {
 export function partLights(lure: LureId, field: LightField, view: View): Partial<Record<Part, PartLight>> {
   const behind = luminanceOfQuanta(view.near)
   const lights: Partial<Record<Part, PartLight>> = {}
+  const images: Partial<Record<MirrorKind, Spectrum>> = {}
+  const imageOn = (kind: MirrorKind) => {
+    let image = images[kind]
+    if (!image) mirroredBy((image = images[kind] = new Float64Array(BANDS)), field, view.way, kind)
+    return image
+  }
   for (const part of Object.keys(lureType(lure).parts) as Part[]) {
     const how = facing(view.side, part)
     const irradiance = new Float64Array(BANDS)
-    const image = new Float64Array(BANDS)
     lightOn(irradiance, field, view.way, how)
-    mirroredBy(image, field, view.way, part)
     lights[part] = {
       irradiance,
-      image,
+      image: imageOn(mirrorKind(part)),
       shows: how.shows,
       lightOverBehind: luminanceOfQuanta(irradiance) / Math.PI / Math.max(1e-300, behind),
     }

@@ -62,9 +62,9 @@ describe('a part in the light', () => {
     lightOn(out, field, way, facing(way === 'below' || way === 'above' ? way : 'level', part))
     return out[MID]!
   }
-  const mirror = (way: Parameters<typeof mirroredBy>[2], part: Parameters<typeof mirroredBy>[3]) => {
+  const mirror = (way: Parameters<typeof mirroredBy>[2], kind: Parameters<typeof mirroredBy>[3]) => {
     const out = new Float64Array(BANDS)
-    mirroredBy(out, field, way, part)
+    mirroredBy(out, field, way, kind)
     return out[MID]!
   }
   it('shows its shaded side to a fish that looks into the sun', () => {
@@ -81,8 +81,8 @@ describe('a part in the light', () => {
     expect(mirror('toward', 'flank') / field.lh.away[MID]!).toBeCloseTo(1, 1)
     expect(mirror('away', 'flank') / field.lh.toward[MID]!).toBeCloseTo(1, 1)
     expect(mirror('across', 'flank') / field.lh.across[MID]!).toBeCloseTo(1, 1)
-    expect(mirror('across', 'blade')).toBeGreaterThan(1.2 * mirror('across', 'flank'))
-    expect(mirror('below', 'belly')).toBeLessThan(field.lh.mean[MID]!)
+    expect(mirror('across', 'other')).toBeGreaterThan(1.2 * mirror('across', 'flank'))
+    expect(mirror('below', 'other')).toBeLessThan(field.lh.mean[MID]!)
   })
 })
 
