@@ -1,3 +1,4 @@
+import { numbers } from '#core/numeric/numbers'
 import { BEAM_COLUMNS, COLUMN, DIFFUSE_COLUMNS, type LightTable, PER_ALBEDO, lightTable } from '#core/light-field/table'
 
 /** What lights the water, by irradiance let in: a beam (its cosine under water), skies, or a bed from below. */
@@ -21,6 +22,9 @@ function locate(axis: readonly number[], x: number): [number, number] {
   while (i < axis.length - 2 && axis[i + 1]! <= x) i++
   return [i, Math.min(1, Math.max(0, (x - axis[i]!) / (axis[i + 1]! - axis[i]!)))]
 }
+
+/** So many numbers that are not known yet. */
+const unknown = (count: number): number[] => numbers(count, Number.NaN)
 
 /** The table with its axes in the measures it is straight in. */
 interface Axes {
@@ -67,9 +71,9 @@ const MEAN_OF = Array.from({ length: BEAM_COLUMNS }, (_, c) =>
  */
 export class LightProfile {
   /** Logarithms of each column at each depth's node, NaN where it was not asked for yet. */
-  private readonly nodes: (Float64Array | undefined)[] = []
+  private readonly nodes: (number[] | undefined)[] = []
   /** Ed of each source at each depth's node, the beam's first; NaN where not known yet. */
-  private readonly edAt: Float64Array
+  private readonly edAt: number[]
   private readonly table: LightTable
   /** The four blocks of the table round the water, and their weights; Ed has its own. */
   private readonly b0: number
@@ -117,7 +121,7 @@ export class LightProfile {
       const at = (table.beamDeg.length * BEAM_COLUMNS + k * DIFFUSE_COLUMNS) * depths
       if (weight > 0) this.diffuse.push({ at, weight })
     }
-    this.edAt = new Float64Array(depths * (1 + this.diffuse.length)).fill(Number.NaN)
+    this.edAt = unknown(depths * (1 + this.diffuse.length))
   }
 
   /**
@@ -183,7 +187,7 @@ export class LightProfile {
   value(opticalDepth: number, column: number): number {
     const { tau } = this.table
     const [d] = locate(tau, opticalDepth)
-    const nodes = (this.nodes[column] ??= new Float64Array(tau.length).fill(Number.NaN))
+    const nodes = (this.nodes[column] ??= unknown(tau.length))
     // Worked out when first asked for: few are asked for far from where the lure is.
     if (Number.isNaN(nodes[d]!)) nodes[d] = this.node(d, column)
     if (Number.isNaN(nodes[d + 1]!)) nodes[d + 1] = this.node(d + 1, column)

@@ -51,7 +51,7 @@ const FLOORS: Record<Measure, number> = {
 }
 
 export function spreadOf(measured: readonly Measured[], measure: Measure): Spread {
-  const values = measured.map(MEASURES[measure]).sort((a, b) => a - b)
+  const values = Float64Array.from(measured, MEASURES[measure]).sort()
   const median = values[values.length >> 1]!
   return {
     median,

@@ -1,6 +1,7 @@
 import { HEADINGS, type Heading, type LightField } from '#core/light-field/lightField'
 import type { Finish, FinishPart } from '#core/lure/finish'
 import type { LureId, Side } from '#core/lure/types'
+import { numbers } from '#core/numeric/numbers'
 import type { Coat } from '#core/paintwork/coat'
 import type { Part } from '#core/paintwork/parts'
 import { blurM, resolved } from '#core/sight/contrast'
@@ -106,15 +107,13 @@ export const lightOfPart = (way: StageWay, part: Part): PartLight => way.lights[
 
 /** Axes of the eye's space per part: lightness, texture, and one per cone class less one. */
 const axesPerPart = (receptors: number) => 2 + (receptors - 2)
-// Plain arrays: for a handful of numbers they are made several times faster than typed ones.
-const emptyPlace = (axes: number) => (axes === 3 ? [0.5, 0.5, 0.5] : [0.5, 0.5, 0.5, 0.5])
 
 /** Put the aimed part's position in the eye's space at a row's distance into `out`; returns its lightness contrast. */
 function place(out: number[], texture: number, light: PartLight, finder: Rangefinder, row: number): number {
   finder.look(row)
   const { view, contrast, logs } = finder
   const cones = view.receptors - 1
-  const { adapted: seen } = view.row(row)
+  const seen = view.adaptedAt(row)
   const c = contrast[cones]!
   out[0] = Math.log((Math.max(0, 1 + c) + LIGHTNESS_BASE) / (1 + LIGHTNESS_BASE)) / seen.light
   out[1] = 0
@@ -135,8 +134,8 @@ function lookAtPart(p: FinishPart, light: PartLight, finder: Rangefinder): PartL
   // A sliver of a part does not show as far as the whole of it would.
   finder.aim(p.areaM2 * light.shows)
   const axes = axesPerPart(view.receptors)
-  const fish = emptyPlace(axes)
-  const bite = emptyPlace(axes)
+  const fish = numbers(axes, 0)
+  const bite = numbers(axes, 0)
   place(fish, p.texture, light, finder, FISH_ROW)
   const contrastBite = place(bite, p.texture, light, finder, BITE_ROW)
   finder.weigh(BITE_ROW)
@@ -162,18 +161,7 @@ interface Places {
   fish: number[]
   bite: number[]
 }
-const placesFor = (count: number): Places => ({ fish: noughts(count), bite: noughts(count) })
-
-const NOUGHTS: number[][] = []
-/** So many noughts, in an array that holds fractions from the start: one of whole numbers is made anew at the first. */
-function noughts(count: number): number[] {
-  const known = NOUGHTS[count]
-  if (known) return known.slice()
-  const made: number[] = []
-  for (let i = 0; i < count; i++) made.push(0.5)
-  NOUGHTS[count] = made.fill(0)
-  return made.slice()
-}
+const placesFor = (count: number): Places => ({ fish: numbers(count, 0), bite: numbers(count, 0) })
 
 /** How much of a finish shows one way, in the shares of its parts. */
 function shownOf({ parts }: Finish, { lights }: StageWay): number {
@@ -240,7 +228,7 @@ function levelOf(finish: Finish, { ways, headings: shares }: Stage): Pick<Sight,
   let asked = 0
   for (const h of HEADINGS) if (shares[h] > 0) asked++
   const { fish, bite } = placesFor(asked * each)
-  const level: SideSight = { ...NOTHING, fish, bite }
+  const level: SideSight = { sightM: 0, colourM: 0, contrastBite: 0, internalJnd: 0, fish, bite }
   const seenBy = (h: Heading): WaySight => {
     const share = shares[h]
     const seen = lookFrom(finish, ways[h], share > 0 ? level : null, at, Math.sqrt(share))
@@ -285,7 +273,7 @@ function biteFrom(finish: Finish, way: StageWay, bite: number[], at: number, roo
   const { view, lights, finder } = way
   const total = shownOf(finish, way)
   const axes = axesPerPart(view.receptors)
-  const seen = emptyPlace(axes)
+  const seen = numbers(axes, 0)
   let next = at
   for (const p of finish.parts) {
     const light = lights[p.part]!
@@ -305,16 +293,9 @@ export function biteOf(finish: Finish, { ways, headings }: Stage, side: Side): n
   const alike = side !== 'level' || ways.toward === ways.across
   const seen = alike ? [side === 'level' ? ('across' as const) : side] : HEADINGS.filter(h => headings[h] > 0)
   const each = placesIn(finish, ways[seen[0]!])
-  const bite = noughts(seen.length * each)
+  const bite = numbers(seen.length * each, 0)
   seen.forEach((way, n) => biteFrom(finish, ways[way], bite, n * each, alike ? 1 : Math.sqrt(headings[way as Heading])))
   return bite
-}
-
-const NOTHING: WaySight = {
-  sightM: 0,
-  colourM: 0,
-  contrastBite: 0,
-  internalJnd: 0,
 }
 
 /** Distance between two places in the eye's space, in just-noticeable differences. */

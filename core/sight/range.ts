@@ -37,14 +37,13 @@ export class Rangefinder {
 
   /** Take the contrasts of the part in each receptor at a row of the view. */
   look(row: number): void {
-    const { weights: w, adapted } = this.view.row(row)
+    const { receptors, weights: w } = this.view
     const d = this.delta
     const fours = BANDS - (BANDS % 4)
-    const { receptors } = this.view
     // By day the twin cones alone carry lightness: what they see is not worked out twice.
-    const byDay = adapted.cones === 1
+    const byDay = this.view.adaptedAt(row).cones === 1
     const own = byDay ? receptors - 1 : receptors
-    let at = 0
+    let at = row * receptors * BANDS
     for (let n = 0; n < own; n++) {
       // Four sums at once: a single running sum would wait for itself at every step.
       let c0 = 0
@@ -69,7 +68,7 @@ export class Rangefinder {
   weigh(row: number): void {
     const { receptors, rangesM, eye } = this.view
     const cones = receptors - 1
-    const { adapted: seen } = this.view.row(row)
+    const seen = this.view.adaptedAt(row)
     const blur2 = blurM(eye, seen, rangesM[row]!) ** 2
     const light = (Math.abs(this.contrast[cones]!) / seen.light) * resolved(this.areaM2, blur2)
     this.colour = colourDistance(this.logs, cones, seen.colour) * resolved(this.areaM2, COLOUR_BLUR * blur2)

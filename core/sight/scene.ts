@@ -119,4 +119,4 @@ export function buildScene(input: SceneInput, eye: Eye = eyeOf(species(input.spe
 }
 
 /** Share of colour vision left to the fish where it is, looking level, 0 (night) to 1 (day). */
-export const colourShareOf = ({ stage }: Scene): number => wayOf(stage, 'level').view.row(FISH_ROW).adapted.colourShare
+export const colourShareOf = ({ stage }: Scene): number => wayOf(stage, 'level').view.adaptedAt(FISH_ROW).colourShare

@@ -31,16 +31,6 @@ export const sideOf = (way: Way): Side => (way === 'below' || way === 'above' ? 
 /** The face of a lure that a fish sees is turned the other way from where it looks. */
 export const OPPOSITE = { toward: 'away', across: 'across', away: 'toward' } as const satisfies Record<Heading, Heading>
 
-/** The eye at one distance along a view. */
-export interface ViewRow {
-  adapted: Adaptation
-  /**
-   * [receptor][band]: receptors are the cones, then lightness as cones and rods share it; the last is left empty where
-   * the twin cones alone carry it.
-   */
-  weights: Float64Array
-}
-
 /**
  * One way of looking, ready for many finishes: what is behind, how fast differences are lost, and the weights with
  * which a difference in radiance at the lure becomes contrast in each receptor at each distance. Background, spectrum
@@ -60,8 +50,13 @@ export interface View {
   capM: number
   /** Distances, m: the range steps, rising, then the biting distance and the fish's. */
   rangesM: Float64Array
-  /** What the eye makes of a difference seen from the distance of that row; made when first asked for. */
-  row: (k: number) => ViewRow
+  /** Makes a row of `weights` ready, if it is not yet, and says what the eye is adapted to there. */
+  adaptedAt: (row: number) => Adaptation
+  /**
+   * [row][receptor][band]: receptors are the cones, then lightness as cones and rods share it; the last is left empty
+   * at rows where the twin cones alone carry it.
+   */
+  weights: Float64Array
   receptors: number
   eye: Eye
   /** Loss of contrast averaged over the colours of the background, per metre. */
@@ -136,16 +131,17 @@ function capOf(way: Way, { field: { depthM }, waterM, surface }: ViewInput): num
 const fade = new Float64Array(BANDS)
 const behind = new Float64Array(BANDS)
 
-function rowAt(view: View, k: number): ViewRow {
-  const { beam, rangesM, eye, receptors } = view
-  fadeOver(fade, beam, rangesM[k]!)
-  behindAt(behind, view, fade, rangesM[k]!)
+/** Work out the weights of a row, and what the eye is adapted to there. */
+function makeRow(view: View, row: number): Adaptation {
+  const { beam, rangesM, eye, receptors, weights } = view
+  fadeOver(fade, beam, rangesM[row]!)
+  behindAt(behind, view, fade, rangesM[row]!)
   const adapted = adaptation(luminanceOfQuanta(behind))
-  const weights = new Float64Array(receptors * BANDS)
-  eye.cones.forEach((s, n) => contrastWeights(s, behind, fade, weights, n * BANDS))
+  const at = row * receptors * BANDS
+  eye.cones.forEach((s, n) => contrastWeights(s, behind, fade, weights, at + n * BANDS))
   // Where the twin cones alone carry lightness, theirs are the weights.
-  if (adapted.cones < 1) lightnessWeights(view, adapted.cones, behind, fade, weights, (receptors - 1) * BANDS)
-  return { adapted, weights }
+  if (adapted.cones < 1) lightnessWeights(view, adapted.cones, behind, fade, weights, at + (receptors - 1) * BANDS)
+  return adapted
 }
 
 /** Prepare a way of looking. */
@@ -165,7 +161,8 @@ export function prepareView(way: Way, input: ViewInput): View {
   for (let k = 0; k < RANGE_STEPS; k++) rangesM[k] = NEAREST_M * (farthest / NEAREST_M) ** (k / (RANGE_STEPS - 1))
   rangesM[BITE_ROW] = BITE_M
   rangesM[FISH_ROW] = fishM
-  const rows: ViewRow[] = []
+  const adapted: Adaptation[] = []
+  const receptors = eye.cones.length + 1
   const view: View = {
     way,
     side,
@@ -175,8 +172,9 @@ export function prepareView(way: Way, input: ViewInput): View {
     beam,
     capM,
     rangesM,
-    row: k => (rows[k] ??= rowAt(view, k)),
-    receptors: eye.cones.length + 1,
+    adaptedAt: row => (adapted[row] ??= makeRow(view, row)),
+    weights: new Float64Array(rangesM.length * receptors * BANDS),
+    receptors,
     eye,
     meanLoss:
       dot(loss, near) /
