@@ -2,7 +2,7 @@ import type { OpticsVerdict } from '#core/ranking/answer'
 import { beyondSchools } from '#core/ranking/beyondSchools'
 import { opticsGain, standingOf, verdictOf } from '#core/ranking/opticsCheck'
 import { type Weights, balancedWeights } from '#core/ranking/weights'
-import { type Custom, fits, holds } from '#core/rules/custom'
+import { type Custom, fits, holdsNow } from '#core/rules/custom'
 import { customsOf } from '#core/rules/customs/all'
 import { SCHOOL } from '#core/schools/all'
 import type { Moment, Point } from '#core/schools/school'
@@ -140,12 +140,12 @@ const distanceOf = (total: number) => 0.5 * Math.tanh(STEEPNESS * total)
 /** Prepare to judge finishes in a moment, by one school or all in balance. */
 export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
   const { lure, school } = moment.conditions
-  const held = customsOf(lure)
-    .map(custom => ({ custom, k: holds(custom.when, moment), gain: 0 }))
-    .filter(h => h.k > 0)
-  for (const h of held) {
-    h.gain = opticsGain(h.custom, all, moment)
-    h.k *= standingOf(h.gain)
+  const held: { custom: Custom; k: number; gain: number }[] = []
+  for (const custom of customsOf(lure)) {
+    const k = holdsNow(custom.when, moment)
+    if (k === 0) continue
+    const gain = opticsGain(custom, all, moment)
+    held.push({ custom, k: k * standingOf(gain), gain })
   }
   const weights = balancedWeights(moment)
   const shares = sharesOf(weights, school)

@@ -115,9 +115,11 @@ export function saidOf(w: When, lure: LureId): boolean {
 }
 
 /** How far a custom's conditions are met, 0-1. */
-export function holds(w: When, { conditions: c, grades: f }: Moment): number {
+export const holds = (w: When, moment: Moment): number => (saidOf(w, moment.conditions.lure) ? holdsNow(w, moment) : 0)
+
+/** The same, of a custom that is said of the lure. */
+export function holdsNow(w: When, { conditions: c, grades: f }: Moment): number {
   if (
-    !saidOf(w, c.lure) ||
     !oneOf(w.species, c.species) ||
     !oneOf(w.tints, c.tint) ||
     !oneOf(w.skies, c.sky) ||
@@ -134,7 +136,11 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
     return 0
   if (w.temperatureC && c.temperatureC === null) return 0
   let k = 1
-  if (w.phases) k *= w.phases.reduce((sum, phase) => sum + (c.phases[phase] ?? 0), 0)
+  if (w.phases) {
+    let share = 0
+    for (const phase of w.phases) share += c.phases[phase] ?? 0
+    k *= share
+  }
   if (w.visibilityM) k *= inside(c.visibilityM, w.visibilityM)
   if (k === 0) return 0
   if (w.temperatureC) k *= within(c.temperatureC!, w.temperatureC)

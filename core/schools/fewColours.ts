@@ -22,6 +22,14 @@ const COAST_BASICS: Basics = {
   bright: ['chartreuse', 'pink', 'yellow'],
 }
 
+/** The group a leading family belongs to, and the group's members. */
+type Group = readonly [basic: Basic, members: readonly Family[]]
+const groupsOf = (basics: Basics) =>
+  new Map(
+    (Object.entries(basics) as [Basic, readonly Family[]][]).flatMap(g => g[1].map(f => [f, g as Group] as const)),
+  )
+const GROUPS = { inland: groupsOf(BASICS), coast: groupsOf(COAST_BASICS) }
+
 /** How far each of the coast's four suits the moment, 0-1: gold where it colours up, the dark one at night. */
 function coastWishes(
   tea: boolean,
@@ -68,13 +76,13 @@ export const fewColours: School = {
     const type = lureType(m.finish.lure)
     const { salinity, tint } = moment.conditions
     const coast = type.salt || salinity === 'salt'
-    const basics = coast ? COAST_BASICS : BASICS
     const wish = coast
       ? coastWishes(tint === 'tea' || tint === 'mixed', moment.grades)
       : wishes(type.surface, type.bottom, moment.grades)
     const first = m.finish.families[0]!
-    const [basic, members] = (Object.entries(basics) as [Basic, Family[]][]).find(([, of]) => of.includes(first)) ?? []
-    if (!basic || !members) return [{ effect: -0.45, says: () => plainly('few-colours.not-one') }]
+    const group = GROUPS[coast ? 'coast' : 'inland'].get(first)
+    if (!group) return [{ effect: -0.45, says: () => plainly('few-colours.not-one') }]
+    const [basic, members] = group
     const exact = members[0] === first
     // A plain one-colour version is the one to own.
     const plain = m.finish.families.length === 1 ? 0.12 : m.finish.families.every(f => members.includes(f)) ? 0.06 : 0

@@ -51,7 +51,10 @@ const FLOORS: Record<Measure, number> = {
 }
 
 export function spreadOf(measured: readonly Measured[], measure: Measure): Spread {
-  const values = Float64Array.from(measured, MEASURES[measure]).sort()
+  const value = MEASURES[measure]
+  const values = new Float64Array(measured.length)
+  for (let i = 0; i < values.length; i++) values[i] = value(measured[i]!)
+  values.sort()
   const median = values[values.length >> 1]!
   return {
     median,
