@@ -71,8 +71,10 @@ export function lightnessMeter(view: View): (delta: Spectrum, rangeM: number) =>
 /** Dark light of a receptor as a share of its adapted catch: below this, dark things look equally dark. */
 const DARK_LIGHT = 0.05
 
-/** Logarithm of a receptor's catch over the background's, dark light included, from its contrast. */
-export const logCatch = (contrast: number) => Math.log((Math.max(0, 1 + contrast) + DARK_LIGHT) / (1 + DARK_LIGHT))
+/** A receptor's catch over the background's, dark light included, from its contrast. */
+export const catchOf = (contrast: number) => (Math.max(0, 1 + contrast) + DARK_LIGHT) / (1 + DARK_LIGHT)
+/** The logarithm of it. */
+export const logCatch = (contrast: number) => Math.log(catchOf(contrast))
 
 /** Breadth of the eye's blur so far off, m: coarser in less light. */
 export const blurM = (eye: Eye, { coarser }: Adaptation, rangeM: number) => rangeM * eye.acuityRad * coarser

@@ -1,5 +1,5 @@
 import { colourDistance } from '#core/eye/eye'
-import { blurM, logCatch, resolved } from '#core/sight/contrast'
+import { blurM, catchOf, resolved } from '#core/sight/contrast'
 import { BITE_ROW, RANGE_STEPS, type View } from '#core/sight/view'
 import { BANDS, type Spectrum } from '#core/spectrum/grid'
 
@@ -17,7 +17,7 @@ export class Rangefinder {
   readonly delta: Spectrum = new Float64Array(BANDS)
   /** Weber contrast per receptor at the row last looked at; cones short to long, then lightness. */
   readonly contrast = new Float64Array(MOST_RECEPTORS)
-  /** Log catches of the cones there. */
+  /** Logarithms of the cones' catches there, beside the first cone's: what is told of colour are differences of them. */
   readonly logs = new Float64Array(MOST_RECEPTORS)
   /** How plainly the part shows there, 1 at threshold: by lightness or colour, and by colour alone. */
   any = 0
@@ -61,7 +61,8 @@ export class Rangefinder {
       at += BANDS
     }
     if (byDay) this.contrast[receptors - 1] = this.contrast[receptors - 2]!
-    for (let n = 0; n < receptors - 1; n++) this.logs[n] = logCatch(this.contrast[n]!)
+    const first = catchOf(this.contrast[0]!)
+    for (let n = 1; n < receptors - 1; n++) this.logs[n] = Math.log(catchOf(this.contrast[n]!) / first)
   }
 
   /** Weigh how plainly the part shows at a row, from the contrasts last taken there. */
