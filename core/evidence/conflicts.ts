@@ -11,7 +11,18 @@ const ALIEN = 12
 
 /** Readings that no one water explains, each pair once, and those that no water explains at all. */
 export function conflictsOf({ waters, evidence }: Posterior, units: UnitSystem): Conflict[] {
-  const best = evidence.map(e => e.miss.reduce((m, v, i) => (waters.prior[i]! > 0 ? Math.min(m, v) : m), Infinity))
+  const best = evidence.map(({ miss }) => {
+    let least = Infinity
+    for (let w = 0; w < waters.count; w++) if (waters.prior[w]! > 0 && miss[w]! < least) least = miss[w]!
+    return least
+  })
+  /** Whether some water suits both about as well as it can suit either. */
+  const agree = (i: number, j: number) => {
+    const [a, b] = [evidence[i]!.miss, evidence[j]!.miss]
+    const most = CLASH + best[i]! + best[j]!
+    for (let w = 0; w < waters.count; w++) if (a[w]! + b[w]! <= most && waters.prior[w]! > 0) return true
+    return false
+  }
   const out: Conflict[] = []
   const path = (i: number) => `readings.${i}`
   evidence.forEach((a, i) => {
@@ -20,13 +31,8 @@ export function conflictsOf({ waters, evidence }: Posterior, units: UnitSystem):
       return
     }
     for (let j = i + 1; j < evidence.length; j++) {
-      if (best[j]! > ALIEN) continue
-      const b = evidence[j]!
-      let both = Infinity
-      for (let w = 0; w < waters.count; w++)
-        if (waters.prior[w]! > 0) both = Math.min(both, a.miss[w]! - best[i]! + b.miss[w]! - best[j]!)
-      if (both <= CLASH) continue
-      const kinds: [ReadingKind, ReadingKind] = [a.kind, b.kind]
+      if (best[j]! > ALIEN || agree(i, j)) continue
+      const kinds: [ReadingKind, ReadingKind] = [a.kind, evidence[j]!.kind]
       out.push({ paths: [path(i), path(j)], ...said({ code: 'reading.clash', params: { kinds } }, units) })
     }
   })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { calibration, drawWater, jarsRight } from '../../tests/reference/calibration'
+import { calibration, drawWater, jarsRight, tallJarsRight } from '../../tests/reference/calibration'
 import { dice } from '../../tests/reference/dice'
 import { targetReflectance } from '#core/evidence/target'
 import { possibleWaters } from '#core/evidence/possible'
@@ -7,6 +7,9 @@ import { readWater } from '#core/evidence/readWater'
 import { evenNormals, repainted, strayed } from '#core/evidence/strays'
 import { discAt, posteriorOf, tintOdds } from '#core/evidence/whichWater'
 import type { Reading } from '#core/request/readings'
+import { LightColumn } from '#core/light-field/lightField'
+import { skyInputOf } from '#core/request/sky'
+import { type SkyLight, skyLight } from '#core/sky/light'
 import { readingColumn, vanishingDepthM, waterFromReading } from '#core/reading/disc'
 import { waterOptics } from '#core/water/optics'
 import { TINTS, type TintId } from '#core/water/tints'
@@ -24,11 +27,14 @@ function pair(tint: TintId, discM: number): Reading[] {
   }))
 }
 
+/** Ways of straying tried with each of 34 amounts of five recipes. */
+const WAYS = possibleWaters(false).count / (5 * 34)
+
 describe('waters that may be', () => {
   it('are predicted in straight lines to a few per cent of waters worked out one by one', () => {
     const waters = possibleWaters(false)
     expect(waters.prior.reduce((s, p) => s + p, 0)).toBeCloseTo(1, 9)
-    const [z] = evenNormals(64)
+    const [z] = evenNormals(WAYS)
     const amounts = (tint: TintId) => waters.tint.indexOf(tint)
     const off: number[] = []
     for (const tint of ['green', 'tea', 'brown', 'mixed'] as const)
@@ -40,7 +46,7 @@ describe('waters that may be', () => {
         ) as unknown as Parameters<typeof strayed>[0]
         const tannin = grown.tannin / (1 + grown.tannin / 20)
         const column = readingColumn(waterOptics(strayed({ ...grown, tannin }, z!), false))
-        off.push(Math.abs(Math.log(waters.discM[amounts(tint) + 64 * i]! / vanishingDepthM(column))))
+        off.push(Math.abs(Math.log(waters.discM[amounts(tint) + WAYS * i]! / vanishingDepthM(column))))
       }
     off.sort((a, b) => a - b)
     expect(off[Math.floor(0.9 * off.length)]).toBeLessThan(0.15)
@@ -57,6 +63,47 @@ describe('waters that may be', () => {
     expect(repainted(0.5, 0)).toBeCloseTo(0.5)
     expect(repainted(0.5, 1)).toBeGreaterThan(0.5)
     expect(repainted(0.99, 3)).toBeLessThan(1)
+  })
+})
+
+describe('the light that readings are taken in', () => {
+  const LOW_SUN = { sky: 'clear', sunElevationDeg: 12 } as const
+  const lowSun = skyLight(skyInputOf(LOW_SUN))
+  it('moves predictions as waters worked out one by one under it are moved', () => {
+    const usual = possibleWaters(false)
+    const low = usual.under(lowSun)
+    // The first way of straying is nearly none: its waters are the recipes themselves, in 34 amounts each.
+    for (const tint of ['green', 'tea', 'brown'] as const)
+      for (const i of [6, 13, 23, 28]) {
+        const at = usual.tint.indexOf(tint) + WAYS * i
+        const water = waterFromReading(TINTS[tint].recipe, false, usual.discM[at]!)
+        const moved = vanishingDepthM(new LightColumn(water, lowSun)) / vanishingDepthM(readingColumn(water))
+        expect(Math.abs(Math.exp(low.lnLost[at]! - usual.lnLost[at]!) - moved)).toBeLessThan(0.01)
+      }
+    expect(low.discM).toBe(usual.discM)
+    expect(low.predict(w => w.constituents.silt)).toEqual(usual.predict(w => w.constituents.silt))
+  })
+  it('makes clearer water of a disc lost at the same depth in a low sun, and of light that falls as steeply', () => {
+    const best = (reading: Reading, light?: typeof LOW_SUN) =>
+      readWater([reading], 'fresh', 'metric', light).visibilityM.best
+    const disc: Reading = { kind: 'disc', depthM: 1.5 }
+    expect(best(disc, LOW_SUN) / best(disc)).toBeGreaterThan(1.015)
+    expect(best(disc, LOW_SUN) / best(disc)).toBeLessThan(1.06)
+    const samples = [0.2, 0.6, 1].map(m => ({ depthM: m, lux: 2e4 * Math.exp(-1.5 * m) }))
+    const meanLn = (sky?: SkyLight) => {
+      const { waters, odds } = posteriorOf([{ kind: 'light', samples }], false, sky)
+      return odds.reduce((s, p, i) => s + p * Math.log(waters.discM[i]!), 0)
+    }
+    expect(meanLn(lowSun)).toBeGreaterThan(meanLn() + 0.01)
+  })
+  it('leaves what light does not touch alone', () => {
+    for (const reading of [
+      { kind: 'turbidity', fnu: 9 },
+      { kind: 'jar', water: '#a06a20', paper: '#f1efe8', pathM: 0.3 },
+    ] as const)
+      expect(readWater([reading], 'fresh', 'metric', LOW_SUN).visibilityM).toEqual(
+        readWater([reading], 'fresh', 'metric').visibilityM,
+      )
   })
 })
 
@@ -140,6 +187,11 @@ describe('simulated anglers', () => {
   }, 120_000)
   it('with a jar and a disc of ordinary water of a tint are right far more often than chance', () => {
     for (const [tint, right] of Object.entries(jarsRight(20, 3))) expect(right, tint).toBeGreaterThan(0.25)
+  }, 120_000)
+  it('with a tall jar and a disc tell each tint about eight times in ten or better', () => {
+    const right = Object.entries(tallJarsRight(100, 9))
+    for (const [tint, share] of right) expect(share, tint).toBeGreaterThan(0.74)
+    expect(right.reduce((s, [, share]) => s + share / right.length, 0)).toBeGreaterThan(0.85)
   }, 120_000)
   it('are drawn over all tints', () => {
     const d = dice(1)

@@ -1,6 +1,6 @@
 import { COLUMN } from '#core/light-field/table'
 import { EYE, EYE_BANDS, vanishingDepthM } from '#core/reading/disc'
-import { GRID_ERROR, type Possible, type Predicts } from '#core/evidence/possible'
+import { GRID_ERROR, MOST_BY_SKY, type Possible, type Predicts } from '#core/evidence/possible'
 import { READING_ERROR, repainted } from '#core/evidence/strays'
 import { targetReflectance } from '#core/evidence/target'
 import type { Reading } from '#core/request/readings'
@@ -49,11 +49,17 @@ export const ERRORS = {
 const SLIPS = 0.03
 const SLIP_WIDTH = 3
 
+/** So far off only a slip explains it: what else might is less than a number can hold beside it. */
+const SURELY_SLIPPED = 90
+const LN_SLIPPED = Math.log(SLIPS / SLIP_WIDTH)
+
 /** A slip now and then, so that one odd reading does not outvote the rest. */
 function likelyOf(miss: Float64Array): Float64Array {
-  return miss.map(m =>
-    Math.log((1 - SLIPS) * Math.exp(-0.5 * m) + (SLIPS / SLIP_WIDTH) * Math.exp((-0.5 * m) / SLIP_WIDTH ** 2)),
-  )
+  return miss.map(m => {
+    const slipped = (-0.5 * m) / SLIP_WIDTH ** 2
+    if (m > SURELY_SLIPPED) return LN_SLIPPED + slipped
+    return Math.log((1 - SLIPS) * Math.exp(-0.5 * m) + (SLIPS / SLIP_WIDTH) * Math.exp(slipped))
+  })
 }
 
 const squaredMiss = (predicted: Float64Array, read: number, error: number): Float64Array =>
@@ -70,7 +76,11 @@ const REPAINT_STEP = 1
 
 /** Logarithm of the depth at which a target strayed so far vanishes in each water. */
 export const lostAt = (waters: Possible, name: string, target: number | Float64Array, z = 0): Float64Array =>
-  waters.predict(w => Math.max(SHALLOWEST_M, vanishingDepthM(w.column, repainted(target, z))), `${name} ${z}`)
+  waters.predict(
+    w => Math.max(SHALLOWEST_M, vanishingDepthM(w.column, repainted(target, z))),
+    `${name} ${z}`,
+    MOST_BY_SKY,
+  )
 
 /** A target's vanishing depth, with the error that its strayed reflectance adds, which hangs on the water. */
 function ofTarget(waters: Possible, name: string, target: number | Float64Array, depthM: number, error: number): Miss {
@@ -115,16 +125,19 @@ function ofLight(waters: Possible, { samples }: Light): Float64Array {
   const out = new Float64Array(waters.count)
   const add = (read: number[], predicted: Float64Array[], error: number, slope: number) => {
     const n = read.length
+    const variance = error ** 2 + GRID_ERROR ** 2
+    const mean = read.reduce((s, v) => s + v, 0) / n
     for (let w = 0; w < waters.count; w++) {
-      const fall = predicted.map(p => p[w]!)
-      const middle = fall.reduce((s, v) => s + v, 0) / n
-      const off = read.map((v, i) => v - fall[i]!)
-      const common = off.reduce((s, v) => s + v, 0) / n
-      for (let i = 0; i < n; i++)
-        out[w]! += (off[i]! - common) ** 2 / (error ** 2 + GRID_ERROR ** 2 + (slope * (fall[i]! - middle)) ** 2)
+      let middle = 0
+      for (let i = 0; i < n; i++) middle += predicted[i]![w]! / n
+      for (let i = 0; i < n; i++) {
+        const fall = predicted[i]![w]! - middle
+        out[w]! += (read[i]! - mean - fall) ** 2 / (variance + (slope * fall) ** 2)
+      }
     }
   }
-  const seen = samples.map(s => lightAt(waters, s.depthM, [EYE, SENSOR.red, SENSOR.green, SENSOR.blue]))
+  const colours = samples.some(s => s.green) ? CHANNELS.map(c => SENSOR[c]) : []
+  const seen = samples.map(s => lightAt(waters, s.depthM, [EYE, ...colours]))
   add(
     samples.map(s => Math.log(s.lux)),
     seen.map(([lux]) => lux!),
@@ -201,7 +214,7 @@ function missOf(reading: Exclude<Reading, { kind: 'look' }>, waters: Possible): 
   switch (reading.kind) {
     case 'disc':
       return {
-        miss: squaredMiss(waters.discM.map(Math.log), logDepth(reading.depthM), Math.hypot(ERRORS.depth, GRID_ERROR)),
+        miss: squaredMiss(waters.lnLost, logDepth(reading.depthM), Math.hypot(ERRORS.depth, GRID_ERROR)),
       }
     case 'target': {
       const target = targetReflectance(reading.target)

@@ -1,6 +1,7 @@
-import type { LightColumn } from '#core/light-field/lightField'
+import { LightColumn } from '#core/light-field/lightField'
 import { readingColumn, vanishingDepthM } from '#core/reading/disc'
 import { evenNormals, strayed } from '#core/evidence/strays'
+import type { SkyLight } from '#core/sky/light'
 import { waterOptics } from '#core/water/optics'
 import { type Constituents, TINTS, type TintId, scaled } from '#core/water/tints'
 
@@ -8,7 +9,7 @@ import { type Constituents, TINTS, type TintId, scaled } from '#core/water/tints
 const STEPS = 34
 const AMOUNTS = [2e-3, 60] as const
 /** Ways of straying from a recipe tried with each amount. */
-const WAYS = evenNormals(64)
+const WAYS = evenNormals(128)
 /** Constituents stray one at a time by a standard deviation; between and beyond, predictions go in straight lines. */
 const DIRECTIONS = [
   [0, 0, 0],
@@ -45,12 +46,21 @@ export interface Possible {
   discM: Float64Array
   /** How likely each is before anything is read; sums to 1. */
   prior: Float64Array
-  /** Logarithm of a prediction for each; remembered under a name where it has one. */
-  predict: (of: Predicts, name?: string) => Float64Array
+  /** Logarithm of the depth at which a disc let down in each is lost. */
+  lnLost: Float64Array
+  /**
+   * Logarithm of a prediction for each; remembered under a name where it has one.
+   * @param mostBySky the most that another sky may make of it
+   */
+  predict: (of: Predicts, name?: string, mostBySky?: number) => Float64Array
+  /** The same waters under the sky that is over them while they are read, instead of the one discs are meant under. */
+  under: (sky: SkyLight) => Possible
 }
 
 /** Predictions remembered: a few targets, each strayed and not. */
 const MOST_KNOWN = 24
+
+const discLost: Predicts = w => vanishingDepthM(w.column)
 
 function makeNodes(salt: boolean): Node[] {
   const nodes: Node[] = []
@@ -73,6 +83,40 @@ function makeNodes(salt: boolean): Node[] {
 const MOST_STEP = 0.8
 const step = (v: number) => Math.max(-MOST_STEP, Math.min(MOST_STEP, v))
 
+/** What another sky does to a prediction is worked out for every so many amounts of a recipe, its ends among them. */
+const SKY_EVERY = 11
+/** Of a depth it makes some hundredths; a target nearly as bright as its water would say anything, and is held. */
+export const MOST_BY_SKY = 0.2
+
+/** What a sky adds to the logarithm of a prediction in each node: straight between the amounts worked out. */
+function bySky(nodes: readonly Node[], sky: SkyLight): (of: Predicts, most: number) => number[] {
+  const worked = new Map<number, [Worked, Worked]>()
+  const pair = (n: number): [Worked, Worked] => {
+    let known = worked.get(n)
+    if (!known) {
+      const usual = nodes[n]!.worked[0]!
+      worked.set(n, (known = [usual, { ...usual, column: new LightColumn(usual.column.water, sky) }]))
+    }
+    return known
+  }
+  return (of, most) => {
+    const shifts = new Map<number, number>()
+    const shift = (n: number): number => {
+      let known = shifts.get(n)
+      if (known === undefined) {
+        const [usual, here] = pair(n).map(w => Math.log(Math.max(1e-9, of(w)))) as [number, number]
+        shifts.set(n, (known = Math.max(-most, Math.min(most, here - usual))))
+      }
+      return known
+    }
+    return nodes.map((_, n) => {
+      const t = ((n % STEPS) % SKY_EVERY) / SKY_EVERY
+      const below = n - t * SKY_EVERY
+      return t === 0 ? shift(n) : (1 - t) * shift(below) + t * shift(below + SKY_EVERY)
+    })
+  }
+}
+
 function makePossible(salt: boolean): Possible {
   const nodes = makeNodes(salt)
   const count = nodes.length * WAYS.length
@@ -83,9 +127,11 @@ function makePossible(salt: boolean): Possible {
     const out = new Float64Array(count)
     nodes.forEach(({ worked }, n) => {
       const [base, ...by] = worked.map(w => Math.log(Math.max(1e-9, of(w))))
-      WAYS.forEach((z, k) => {
-        out[n * WAYS.length + k] = base! + z.reduce((s, v, i) => s + v * step(by[i]! - base!), 0)
-      })
+      const [a, b, c] = by.map(v => step(v - base!)) as [number, number, number]
+      for (let k = 0; k < WAYS.length; k++) {
+        const z = WAYS[k]!
+        out[n * WAYS.length + k] = base! + (z[0] * a + z[1] * b + z[2] * c)
+      }
     })
     if (name !== undefined) {
       if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!)
@@ -93,7 +139,7 @@ function makePossible(salt: boolean): Possible {
     }
     return out
   }
-  const lnDisc = predict(w => vanishingDepthM(w.column))
+  const lnDisc = predict(discLost)
   const discM = lnDisc.map(Math.exp)
   const tint = nodes.flatMap(n => WAYS.map(() => n.tint))
   const prior = new Float64Array(count)
@@ -110,7 +156,21 @@ function makePossible(salt: boolean): Possible {
     })
   })
   const total = prior.reduce((s, p) => s + p, 0)
-  return { count, tint, discM, prior: prior.map(p => p / total), predict }
+  const usual = { count, tint, discM, prior: prior.map(p => p / total), lnLost: lnDisc, predict }
+  const under = (sky: SkyLight): Possible => {
+    const shiftOf = bySky(nodes, sky)
+    const shifted = (ln: Float64Array, of: Predicts, most = Infinity) => {
+      const shift = shiftOf(of, most)
+      return ln.map((v, i) => v + shift[Math.floor(i / WAYS.length)]!)
+    }
+    return {
+      ...usual,
+      lnLost: shifted(lnDisc, discLost),
+      predict: (of, name, most) => shifted(predict(of, name), of, most),
+      under,
+    }
+  }
+  return { ...usual, under }
 }
 
 const made = new Map<boolean, Possible>()

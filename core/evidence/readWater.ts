@@ -2,8 +2,10 @@ import type { ReadingsAnswer } from '#core/evidence/answer'
 import { conflictsOf } from '#core/evidence/conflicts'
 import { nextReading } from '#core/evidence/next'
 import { type Posterior, discAt, posteriorOf, tintOdds } from '#core/evidence/whichWater'
-import type { Salinity } from '#core/request/request'
+import type { Request, Salinity } from '#core/request/request'
+import { skyInputOf } from '#core/request/sky'
 import type { Reading } from '#core/request/readings'
+import { skyLight } from '#core/sky/light'
 import type { UnitSystem } from '#core/units'
 
 const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95] as const
@@ -21,8 +23,13 @@ export function answerOf(posterior: Posterior, units: UnitSystem): ReadingsAnswe
 
 /**
  * Which water it is: readings of any kinds combined by Bayes over waters of every tint and clarity that stray from
- * their recipes as nature does. All depths are taken as read about noon; what the sky does to them is within their
- * error.
+ * their recipes as nature does.
+ * @param light it was read in; without it depths are taken as read about noon, and what the sky does to them (up to
+ * 5 %) is within their error. The disc depth that is answered is the one about noon either way.
  */
-export const readWater = (readings: readonly Reading[], salinity: Salinity, units: UnitSystem): ReadingsAnswer =>
-  answerOf(posteriorOf(readings, salinity === 'salt'), units)
+export const readWater = (
+  readings: readonly Reading[],
+  salinity: Salinity,
+  units: UnitSystem,
+  light?: Request['light'],
+): ReadingsAnswer => answerOf(posteriorOf(readings, salinity === 'salt', light && skyLight(skyInputOf(light))), units)

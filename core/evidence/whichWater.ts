@@ -2,6 +2,7 @@ import type { TintOdds } from '#core/evidence/answer'
 import { type Evidence, evidenceOf } from '#core/evidence/likelihood'
 import { type Possible, possibleWaters } from '#core/evidence/possible'
 import type { Reading } from '#core/request/readings'
+import type { SkyLight } from '#core/sky/light'
 import { TINTS, type TintId } from '#core/water/tints'
 
 /** Odds too small to count: ten thousand such make a thousandth. */
@@ -15,9 +16,13 @@ export interface Posterior {
   evidence: readonly Evidence[]
 }
 
-/** Which water it is, by Bayes: what was likely before, times how likely each reading is in each water. */
-export function posteriorOf(readings: readonly Reading[], salt: boolean): Posterior {
-  const waters = possibleWaters(salt)
+/**
+ * Which water it is, by Bayes: what was likely before, times how likely each reading is in each water.
+ * @param sky over the water while it was read; where it is not known, the one that discs are meant under
+ */
+export function posteriorOf(readings: readonly Reading[], salt: boolean, sky?: SkyLight): Posterior {
+  const usual = possibleWaters(salt)
+  const waters = sky ? usual.under(sky) : usual
   return weighed(
     waters,
     readings.map(r => evidenceOf(r, waters)),

@@ -4,12 +4,12 @@ import { imitable } from '#core/lure/food'
 import { type LureId, lureType } from '#core/lure/types'
 import type { Pressure, Request, Salinity, Tide } from '#core/request/request'
 import { type Phase, type PhaseShares, type Season, inferPhase, setSeason } from '#core/season/phase'
+import { type Moment, momentOf, skyInputOf } from '#core/request/sky'
 import { type PreyOdds, type PreyShare, preyOdds } from '#core/prey/odds'
 import type { BackgroundId } from '#core/sight/backgrounds'
 import { type SceneInput, type SunFacing, usualFishM } from '#core/sight/scene'
-import { type Canopy, SKIES, type SkyKind, type Wind } from '#core/sky/weather'
-import { type PlaceTime, moonElevationDeg, moonFraction, sunElevationDeg } from '#core/sky/sun'
-import { DAY_MS, type UnitSystem } from '#core/units'
+import type { Canopy, SkyKind, Wind } from '#core/sky/weather'
+import type { UnitSystem } from '#core/units'
 import type { TintId } from '#core/water/tints'
 import type { SchoolId } from '#core/words/schools'
 import { type Sentence, plainly } from '#core/words/sentence'
@@ -60,8 +60,6 @@ export interface Conditions {
   assumed: readonly Assumption[]
 }
 
-/** A moon that nothing is known of: half lit and half way up. */
-const USUAL_MOON = { fraction: 0.5, elevationDeg: 40 }
 /** Below this height of the sun the moon and lamps have a say in the light, degrees. */
 const MOON_COUNTS_DEG = 0
 /** Visibility for which the usual running depths are given, m, and how they go with it. */
@@ -88,28 +86,6 @@ export function usualDepthM(lure: LureId, waterM: number | null, visibilityM: nu
   return waterM === null ? usual : Math.min(usual, OFF_BOTTOM * waterM)
 }
 
-interface Moment {
-  at: PlaceTime
-  dayOfYear: number
-}
-
-function momentOf(at: Request['light']['at']): Moment | null {
-  if (!at) return null
-  const timeMs = Date.parse(at.time)
-  const yearStart = Date.UTC(new Date(timeMs).getUTCFullYear(), 0, 1)
-  return {
-    at: { timeMs, latitudeDeg: at.latitude, longitudeDeg: at.longitude },
-    dayOfYear: Math.floor((timeMs - yearStart) / DAY_MS) + 1,
-  }
-}
-
-/** Height of the sun, degrees. Throws where neither it nor a time and place was given, which no valid request lacks. */
-function sunOf(r: Request, moment: Moment | null): number {
-  if (r.light.sunElevationDeg !== undefined) return r.light.sunElevationDeg
-  if (!moment) throw new RangeError('the light needs the height of the sun or a time and place')
-  return sunElevationDeg(moment.at)
-}
-
 const seasonOf = (r: Request, speciesId: SpeciesId, moment: Moment | null): Season =>
   inferPhase({
     species: speciesId,
@@ -129,8 +105,7 @@ export function resolve(r: Request): Conditions {
     return usual
   }
   const moment = momentOf(r.light.at)
-  const sun = sunOf(r, moment)
-  const sky = SKIES[r.light.sky]
+  const sky = skyInputOf(r.light)
 
   const speciesId = r.species ?? 'largemouth-bass'
   const season = r.season ? null : seasonOf(r, speciesId, moment)
@@ -174,21 +149,18 @@ export function resolve(r: Request): Conditions {
     null,
     plainly('assumed.temperature'),
   )
-  const wind = given('light.wind', r.light.wind, 'calm', plainly('assumed.wind'))
-  const canopy = given('light.canopy', r.light.canopy, 'open', plainly('assumed.canopy'))
+  const wind = given('light.wind', r.light.wind, sky.wind, plainly('assumed.wind'))
+  const canopy = given('light.canopy', r.light.canopy, sky.canopy, plainly('assumed.canopy'))
   const facing = given('light.facing', r.light.facing, 'any', plainly('assumed.facing'))
   // What lies behind a bottom lure is only the bottom if we know which; open water is the contract's default.
   const background = given('background', r.background, 'open', plainly('assumed.background'))
   const fishM = given('fishM', r.fishM, usualFishM(r.water.visibilityM), plainly('assumed.fish'))
 
-  const moon = r.light.moon ?? (moment ? moonFraction(moment.at.timeMs) : USUAL_MOON.fraction)
-  const lamps = r.light.lamps ?? false
-  if (sun < MOON_COUNTS_DEG) {
+  if (sky.sunElevationDeg < MOON_COUNTS_DEG) {
     const because = plainly(moment ? 'assumed.moon-by-date' : 'assumed.moon')
-    given('light.moon', r.light.moon, Math.round(moon * 100) / 100, because)
-    given('light.lamps', r.light.lamps, lamps, plainly('assumed.lamps'))
+    given('light.moon', r.light.moon, Math.round(sky.moonFraction * 100) / 100, because)
+    given('light.lamps', r.light.lamps, sky.lamps, plainly('assumed.lamps'))
   }
-  const cloud = r.light.cloud ?? sky.cloud
   return {
     lure: r.lure,
     species: speciesId,
@@ -200,11 +172,11 @@ export function resolve(r: Request): Conditions {
     tide: r.water.tide ?? null,
     pressure,
     sky: r.light.sky,
-    cloud,
-    sunElevationDeg: sun,
+    cloud: sky.cloud,
+    sunElevationDeg: sky.sunElevationDeg,
     wind,
     canopy,
-    lamps,
+    lamps: sky.lamps,
     phase,
     phases,
     prey,
@@ -225,16 +197,7 @@ export function resolve(r: Request): Conditions {
       visibilityM: r.water.visibilityM,
       tint: r.water.tint,
       salt: salinity === 'salt',
-      sky: {
-        sunElevationDeg: sun,
-        cloud,
-        rain: sky.rain,
-        wind,
-        canopy,
-        moonFraction: moon,
-        moonElevationDeg: moment ? moonElevationDeg(moment.at) : USUAL_MOON.elevationDeg,
-        lamps,
-      },
+      sky,
       depthM,
       waterM,
       facing,

@@ -28,8 +28,8 @@ function dayScores({ request, lane, steps }: DayPortion) {
 const JOBS = {
   'rank': (request: Request) => recommend(request),
   'rank-by-readings': (request: RequestByReadings) => recommendByReadings(request),
-  'read-water': ({ readings, salinity = 'fresh', units = 'metric' }: ReadingsRequest) =>
-    readWater(readings, salinity, units),
+  'read-water': ({ readings, salinity = 'fresh', units = 'metric', light }: ReadingsRequest) =>
+    readWater(readings, salinity, units, light),
   'day-scores': dayScores,
   'day-plan': ({ request, scores }: { request: DayRequest; scores: DayScores }) =>
     dayAnswer(request, dayOf(request), scores),

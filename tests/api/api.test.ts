@@ -92,6 +92,10 @@ describe('recommendations', () => {
     const { status, body } = await client.call('POST', '/readings', { readings, salinity: 'fresh' })
     expect(status).toBe(200)
     expect(body).toEqual(JSON.parse(JSON.stringify(readWater(readings, 'fresh', 'metric'))))
+    const light = { sky: 'clear', sunElevationDeg: 12 } as const
+    const low = await client.call('POST', '/readings', { readings, salinity: 'fresh', light })
+    expect(low.body).toEqual(JSON.parse(JSON.stringify(readWater(readings, 'fresh', 'metric', light))))
+    expect(low.body).not.toEqual(body)
     const ranked = await client.call('POST', '/recommendations', { ...ASKED, water: { temperatureC: 14, readings } })
     expect(ranked.status).toBe(200)
     const { sure, water, ranked: picks } = ranked.body as AnswerByReadings

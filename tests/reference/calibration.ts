@@ -4,7 +4,7 @@ import { CALLED, CHANNELS, ERRORS, SENSOR, turbidityOf } from '#core/evidence/li
 import { repainted, strayed } from '#core/evidence/strays'
 import { targetReflectance } from '#core/evidence/target'
 import { readWater } from '#core/evidence/readWater'
-import { EYE, EYE_BANDS, readingColumn, vanishingDepthM } from '#core/reading/disc'
+import { EYE, EYE_BANDS, constituentsFromReading, readingColumn, vanishingDepthM } from '#core/reading/disc'
 import type { Reading } from '#core/request/readings'
 import type { ReadingKind } from '#core/water/readingKinds'
 import { hex, srgbFromLinear } from '#core/spectrum/colour'
@@ -125,6 +125,27 @@ export function calibration(count: number, seed: number, readings = 3, kinds: re
     covered: covered / count,
     byOdds: bins.map(b => ({ said: b.said / b.count, true: b.true / b.count, count: b.count })),
   }
+}
+
+/** The light's path through a tall jar, and through the longest there is, which clear water needs, m. */
+const TALL_M = 1
+const LONGEST_M = 2
+const pathFor = (tint: TintId) => (TINTS[tint].clearFromM === null ? TALL_M : LONGEST_M)
+/** Disc depths that the waters of a tint are drawn between, m. */
+const drawnM = (tint: TintId) => (TINTS[tint].clearFromM === null ? [0.3, 3] : [2.5, 10]) as [number, number]
+
+/** How often a tall jar of each tint's own recipe, in any clarity, is called right with what the disc read. */
+export function tallJarsRight(count: number, seed: number): Record<TintId, number> {
+  const d = dice(seed)
+  const isRight = (tint: TintId) => {
+    const [from, to] = drawnM(tint)
+    const discM = from * (to / from) ** d.even()
+    const constituents = constituentsFromReading(TINTS[tint].recipe, false, discM)
+    const disc: Reading = { kind: 'disc', depthM: discM * Math.exp(HAND * d.normal()) }
+    return readWater([drawJar(d, { constituents }, pathFor(tint)), disc], 'fresh', 'metric').tints[0]!.tint === tint
+  }
+  const shareOf = (tint: TintId) => Array.from({ length: count }, () => isRight(tint)).filter(Boolean).length / count
+  return Object.fromEntries(TINT_IDS.map(tint => [tint, shareOf(tint)])) as Record<TintId, number>
 }
 
 /** How often a jar of each tint is called right, in ordinary water of that tint, with what the disc read. */

@@ -1,4 +1,4 @@
-import { calibration } from '../../tests/reference/calibration'
+import { calibration, tallJarsRight } from '../../tests/reference/calibration'
 import { readWater } from '#core/evidence/readWater'
 import type { Reading } from '#core/request/readings'
 import type { ReadingKind } from '#core/water/readingKinds'
@@ -39,6 +39,12 @@ export function benchReadings(): void {
     `Readings of ${COUNT} simulated anglers (target: 85-95 % covered, odds said → come true within 0.05)`,
     ['three readings', 'covered', '0-0.2', '0.2-0.4', '0.4-0.6', '0.6-0.8', '0.8-1'],
     rows,
+  )
+  const jars = Object.entries(tallJarsRight(COUNT, SEED))
+  table(
+    `A tall jar (1 m; clear water 2 m) and a disc, ${COUNT} of each tint: right in ten (target 8)`,
+    ['tint', 'right'],
+    jars.map(([tint, share]) => [tint, (10 * share).toFixed(1)]),
   )
   readWater(TWELVE, 'fresh', 'us')
   const times = Array.from({ length: 9 }, () => {

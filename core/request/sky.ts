@@ -1,0 +1,50 @@
+import type { Request } from '#core/request/request'
+import type { SkyInput } from '#core/sky/light'
+import { type PlaceTime, moonElevationDeg, moonFraction, sunElevationDeg } from '#core/sky/sun'
+import { SKIES } from '#core/sky/weather'
+import { DAY_MS } from '#core/units'
+
+type Light = Request['light']
+
+/** A moon that nothing is known of: half lit and half way up. */
+const USUAL_MOON = { fraction: 0.5, elevationDeg: 40 }
+
+/** When and where, with the day of the year, 1-366. */
+export interface Moment {
+  at: PlaceTime
+  dayOfYear: number
+}
+
+/** The time and place a request names; null where it names none. */
+export function momentOf(at: Light['at']): Moment | null {
+  if (!at) return null
+  const timeMs = Date.parse(at.time)
+  const yearStart = Date.UTC(new Date(timeMs).getUTCFullYear(), 0, 1)
+  return {
+    at: { timeMs, latitudeDeg: at.latitude, longitudeDeg: at.longitude },
+    dayOfYear: Math.floor((timeMs - yearStart) / DAY_MS) + 1,
+  }
+}
+
+/** Height of the sun, degrees. Throws where neither it nor a time and place was given, which no valid light lacks. */
+function sunOf(light: Light, moment: Moment | null): number {
+  if (light.sunElevationDeg !== undefined) return light.sunElevationDeg
+  if (!moment) throw new RangeError('the light needs the height of the sun or a time and place')
+  return sunElevationDeg(moment.at)
+}
+
+/** The sky of a request's light, gaps filled: calm, open, no lamps, the usual cloud of its sky, the moon by date. */
+export function skyInputOf(light: Light): SkyInput {
+  const moment = momentOf(light.at)
+  const sky = SKIES[light.sky]
+  return {
+    sunElevationDeg: sunOf(light, moment),
+    cloud: light.cloud ?? sky.cloud,
+    rain: sky.rain,
+    wind: light.wind ?? 'calm',
+    canopy: light.canopy ?? 'open',
+    moonFraction: light.moon ?? (moment ? moonFraction(moment.at.timeMs) : USUAL_MOON.fraction),
+    moonElevationDeg: moment ? moonElevationDeg(moment.at) : USUAL_MOON.elevationDeg,
+    lamps: light.lamps ?? false,
+  }
+}
