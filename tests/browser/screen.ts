@@ -115,7 +115,8 @@ export async function wordsStandClear(page: Page): Promise<void> {
     const drawn = [...picture.querySelectorAll<SVGGeometryElement>('svg path, svg ellipse, svg circle, svg line')]
       .map(shape => ({ shape, style: getComputedStyle(shape), box: shape.getBoundingClientRect() }))
       .filter(
-        ({ shape, style }) => !shape.closest('defs, clipPath') && style.stroke !== 'none' && style.opacity !== '0',
+        ({ shape, style }) =>
+          !shape.closest('defs, clipPath') && style.stroke !== 'none' && style.strokeOpacity !== '0',
       )
     const walk = document.createTreeWalker(picture, NodeFilter.SHOW_TEXT)
     while (walk.nextNode()) {

@@ -37,7 +37,7 @@ const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(c
 <template>
   <svg :width="width" :height="skyH" class="pointer-events-none absolute top-0 left-0" aria-hidden="true">
     <path :d="shape" fill="var(--sky2)" stroke="var(--ink)" stroke-width="1.2" />
-    <path :d="hatch" stroke="var(--ink)" stroke-width=".6" opacity=".5" />
+    <path :d="hatch" stroke="var(--ink)" stroke-width=".6" stroke-opacity=".5" />
     <path
       v-if="store.reading.rain"
       :d="Array.from({ length: 14 }, (_, i) => `M${left + 8 + i * 24} ${y + 22}l-5 16`).join('')"

@@ -87,7 +87,7 @@ const arcs = computed(() => {
         fill="none"
         :stroke="ink"
         :stroke-width="a.width"
-        :opacity="i === 0 ? 0.55 : 0.95"
+        :stroke-opacity="i === 0 ? 0.55 : 0.95"
       />
       <path
         :d="`M${c.lureX.value} ${lureY}

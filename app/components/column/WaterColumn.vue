@@ -52,7 +52,7 @@ const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f
           :d="`M${width * (0.1 + 0.22 * i)} ${c.skyH.value}l${-60 - 14 * i} ${c.waterH.value}
             h${34 + 10 * i}l${54 + 6 * i} ${-c.waterH.value}Z`"
           fill="#fff"
-          :opacity="c.beams.value"
+          :fill-opacity="c.beams.value"
         />
       </svg>
       <template v-if="width">

@@ -153,7 +153,7 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
           :key="i"
           :d="`M${box.x0 + (i - 1) * 13} ${box.y0}h14l-18 ${box.y1 - box.y0}h-9Z`"
           :fill="tone(HOLO[i % 5]!)"
-          opacity=".62"
+          fill-opacity=".62"
         />
       </template>
       <rect
@@ -191,9 +191,16 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
         :fill="colour('chin')"
       />
       <template v-if="inHand">
-        <path v-if="mark === 'bars'" :d="bars.join('')" :fill="markColour" opacity=".8" />
-        <path v-if="mark === 'craw'" :d="blotted" :fill="markColour" opacity=".75" />
-        <path v-if="mark === 'scale'" :d="scales" fill="none" stroke="currentColor" stroke-width=".55" opacity=".45" />
+        <path v-if="mark === 'bars'" :d="bars.join('')" :fill="markColour" fill-opacity=".8" />
+        <path v-if="mark === 'craw'" :d="blotted" :fill="markColour" fill-opacity=".75" />
+        <path
+          v-if="mark === 'scale'"
+          :d="scales"
+          fill="none"
+          stroke="currentColor"
+          stroke-width=".55"
+          stroke-opacity=".45"
+        />
         <circle v-if="mark === 'dot'" :cx="box.x0 + 60" :cy="box.mid - 3" r="5.5" :fill="markColour" />
       </template>
       <path
@@ -205,7 +212,14 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
         :fill="colour('tail')"
       />
       <path v-for="(s, k) in flakes" :key="k" :d="s.d" :fill="s.colour" />
-      <path v-if="layer.rings && inHand" :d="rings" fill="none" stroke="currentColor" stroke-width=".8" opacity=".16" />
+      <path
+        v-if="layer.rings && inHand"
+        :d="rings"
+        fill="none"
+        stroke="currentColor"
+        stroke-width=".8"
+        stroke-opacity=".16"
+      />
     </g>
     <path v-if="inHand && material !== 'fluorescent'" :d="layer.d" :fill="url('s')" />
     <path
@@ -216,7 +230,7 @@ const HOLO = ['#f3b6c6', '#bfe9c9', '#bcd6f5', '#f6ecad', '#d9c4ef']
       stroke="currentColor"
       stroke-width=".8"
       stroke-dasharray="3 2.4"
-      opacity=".5"
+      stroke-opacity=".5"
     />
     <path v-if="line" :d="layer.d" fill="none" stroke="currentColor" :stroke-width="line" stroke-linejoin="round" />
   </g>

@@ -128,7 +128,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
             <path v-for="(s, k) in specksOf(layer)" :key="k" :d="s.d" :fill="s.colour" />
           </g>
         </template>
-        <path v-if="sheen(layer.part)" :d="layer.d" :fill="`url(#${id}m)`" :opacity="red ? 0.35 : 1" />
+        <path v-if="sheen(layer.part)" :d="layer.d" :fill="`url(#${id}m)`" :fill-opacity="red ? 0.35 : 1" />
       </template>
       <g
         v-else-if="layer.kind === 'strands'"
@@ -183,7 +183,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
         fill="none"
         stroke="currentColor"
         stroke-width=".9"
-        opacity=".6"
+        stroke-opacity=".6"
       />
       <circle
         v-else-if="layer.kind === 'ring' && inHand"
