@@ -44,6 +44,7 @@ export interface Answers {
   /** What the answer on the screen was asked: whatever is kept is kept with its own question. */
   asked: Readonly<ShallowRef<Asked | null>>
   list: Readonly<ShallowRef<ListShown | null>>
+  rods: Readonly<ShallowRef<ScreenModel | null>>
   plate: Readonly<ShallowRef<ScreenModel | null>>
   inSight: ShallowRef<InSight>
 }
@@ -79,12 +80,13 @@ function drafted(old: ScreenModel, draft: Draft, first: number): ScreenModel {
  * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the
  * latest next question is remembered: a drag never queues up, stale results are dropped, and the last state is always
  * the one shown. An answer reaches the picture first, then the list, row by row over a few frames while a finger is
- * on a control, and the plate once it rests: no one frame has to draw them all.
+ * on a control, then the rods, and the plate once it rests: no one frame has to draw them all.
  */
 export function useScreen(ask: () => Question) {
   const screen = shallowRef<ScreenModel | null>(null)
   const asked = shallowRef<Asked | null>(null)
   const list = shallowRef<ListShown | null>(null)
+  const rods = shallowRef<ScreenModel | null>(null)
   const plate = shallowRef<ScreenModel | null>(null)
   const inSight = shallowRef<InSight>({ first: 0, count: 10 })
   const slow = ref(false)
@@ -153,6 +155,8 @@ export function useScreen(ask: () => Question) {
       }
       list.value = { answer, before, fresh: Infinity }
       await frame()
+      rods.value = answer
+      await frame()
       // The plate is read, not watched: while a finger is on a control it keeps the answer it has.
       if (!draft) plate.value = answer
       failed.value = false
@@ -196,7 +200,7 @@ export function useScreen(ask: () => Question) {
     clearTimeout(retry)
     end()
   })
-  const answers = { screen, asked, list, plate, inSight }
+  const answers = { screen, asked, list, rods, plate, inSight }
   provide(KEY, answers)
   return { ...answers, slow, failed, cancel }
 }

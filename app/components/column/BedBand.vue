@@ -68,7 +68,7 @@ const wood = computed(() =>
   <svg
     :width="c.width.value"
     :height="c.height.value"
-    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    class="pointer-events-none absolute top-0 left-0"
     aria-hidden="true"
   >
     <path

@@ -60,7 +60,7 @@ const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Nu
   <svg
     :width="c.width.value"
     :height="c.height.value"
-    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    class="pointer-events-none absolute top-0 left-0"
     aria-hidden="true"
   >
     <rect x="0" :y="c.skyH.value + 6" :width="strip" :height="c.waterH.value - 6" fill="#000" fill-opacity=".16" />

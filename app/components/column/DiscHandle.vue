@@ -24,7 +24,7 @@ const ground = computed(() => c.patch(disc.value.wordsY - 17, 34))
   <svg
     :width="c.width.value"
     :height="c.height.value"
-    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    class="pointer-events-none absolute top-0 left-0"
     aria-hidden="true"
   >
     <path :d="`M${disc.x} ${c.skyH.value}V${disc.y}`" :stroke="c.ink.value" stroke-width="1.4" />

@@ -73,7 +73,7 @@ const arcs = computed(() => {
   <svg
     :width="c.width.value"
     :height="c.bedY.value"
-    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    class="pointer-events-none absolute top-0 left-0"
     aria-hidden="true"
   >
     <clipPath id="underwater">

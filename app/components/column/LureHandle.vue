@@ -35,7 +35,7 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
   <svg
     :width="c.width.value"
     :height="c.height.value"
-    class="pointer-events-none overflow-visible absolute top-0 left-0"
+    class="pointer-events-none absolute top-0 left-0"
     aria-hidden="true"
   >
     <path

@@ -4,6 +4,7 @@ import { moonFraction, sunElevationDeg } from '#core/sky/sun'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
 import { CIVIL_DEG, DAY_MIN, HORIZON_DEG, atMinute, clock, minuteOfDay, sunThroughDay, sunWords } from '~/reading/clock'
+import { sunRays } from '~/figures/sunRays'
 import DragHandle from '~/components/common/DragHandle.vue'
 
 /** The sun's path of the day with its hours and twilights, and the sun or moon to drag along it. */
@@ -31,6 +32,7 @@ const [LEFT, RIGHT] = [14, 96] as const
 const dayPx = computed(() => width.value - LEFT - RIGHT)
 const xOf = (m: number) => LEFT + (m / DAY_MIN) * dayPx.value
 const top = 24
+const RAYS = sunRays(15, 21)
 /** Breadth that the sun and its rays want to either side, px. */
 const SUN_PX = 30
 const yOf = (d: number) => skyH.value - 12 - (Math.max(0, d) / 90) * (skyH.value - 12 - top)
@@ -130,14 +132,7 @@ function setMinute(m: number) {
         <circle :cx="-12 * moon - 3" r="12" fill="var(--sky)" />
       </template>
       <template v-else>
-        <path
-          v-for="a in 16"
-          :key="a"
-          d="M0 -15v-6"
-          :transform="`rotate(${a * 22.5})`"
-          stroke="var(--ink)"
-          stroke-width="1.4"
-        />
+        <path :d="RAYS" stroke="var(--ink)" stroke-width="1.4" />
         <circle
           r="12"
           :fill="deg >= HORIZON_DEG ? 'var(--sky2)' : 'none'"

@@ -4,6 +4,7 @@ import { WINDS } from '#core/sky/weather'
 import DragHandle from '~/components/common/DragHandle.vue'
 import { useDayScale } from '~/day/useDayScale'
 import { useDayStore } from '~/day/store'
+import { sunRays } from '~/figures/sunRays'
 import { clock } from '~/reading/clock'
 import { useSettingsStore } from '~/settings/store'
 import { VOCABULARY } from '#shared/vocabulary'
@@ -27,6 +28,7 @@ function cloudAt(min: number): number {
   const [a, b] = [day.hours[Math.floor(h)]!, day.hours[Math.min(23, Math.ceil(h))]!]
   return a.cloud + (b.cloud - a.cloud) * (h - Math.floor(h))
 }
+const RAYS = sunRays(14, 19)
 /** Breadth of the flags of depth at the left of the water, px. */
 const FLAGS_PX = 52
 /** Breadth of a word of the sky, px. */
@@ -144,7 +146,7 @@ const cloudText = computed(() => `${Math.round(now.value.cloud * 100)} % at ${ho
 
 <template>
   <div class="relative z-10 overflow-visible bg-sky" :style="{ height: `${height}px` }">
-    <svg :width="width" :height="height + 6" class="absolute top-0 left-0 overflow-visible" aria-hidden="true">
+    <svg :width="width" :height="height + 6" class="absolute top-0 left-0" aria-hidden="true">
       <defs>
         <clipPath id="day-cloud"><path :d="cloudPath" /></clipPath>
       </defs>
@@ -195,14 +197,7 @@ const cloudText = computed(() => `${Math.round(now.value.cloud * 100)} % at ${ho
       @change="m => emit('hour', m)"
     >
       <svg viewBox="-22 -22 44 44" width="44" height="44" aria-hidden="true">
-        <path
-          v-for="a in 16"
-          :key="a"
-          d="M0 -14v-5"
-          :transform="`rotate(${a * 22.5})`"
-          stroke="var(--ink)"
-          stroke-width="1.4"
-        />
+        <path :d="RAYS" stroke="var(--ink)" stroke-width="1.4" />
         <circle
           r="11"
           fill="var(--sky2)"

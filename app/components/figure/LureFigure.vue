@@ -5,6 +5,7 @@ import type { Part } from '#core/paintwork/parts'
 import type { Mark } from '#core/lure/pattern'
 import { FIGURES } from '~/figures/all'
 import { bundles, specks } from '~/figures/strands'
+import { trebleAt } from '~/figures/treble'
 import type { Layer } from '~/figures/types'
 import type { Dress } from '~/figures/dress'
 import { UNKNOWN, partOf } from '~/figures/throughWater'
@@ -31,12 +32,9 @@ const props = withDefaults(
   { dress: undefined, through: false, mark: null, red: false, line: 1.6, label: '' },
 )
 
-/** A treble hook, its eye at the origin. */
-const TREBLE =
-  'M0 5V17M0 17C0 26 -11 27 -11.5 17L-11.5 14.5L-8.6 17.5' +
-  'M0 17C0 26 11 27 11.5 17L11.5 14.5L8.6 17.5M0 17C1 22 4 24 4.5 18.5'
 const id = useId()
 const figure = computed(() => FIGURES[props.lure])
+const trebles = computed(() => figure.value.layers.map(layer => (layer.kind === 'treble' ? trebleAt(layer) : null)))
 const inHand = computed(() => !!props.dress)
 const outlined = computed(() => (inHand.value ? props.line : 0))
 const tone = (c: string) => (props.red ? redTone(c) : c)
@@ -72,7 +70,7 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
 <template>
   <svg
     viewBox="0 8 240 104"
-    class="block h-full w-full overflow-visible"
+    class="block h-full w-full"
     :role="label ? 'img' : undefined"
     :aria-label="label || undefined"
     :aria-hidden="label ? undefined : 'true'"
@@ -148,16 +146,15 @@ function specksOf(layer: Layer & { kind: 'shape' }) {
       </g>
       <g
         v-else-if="layer.kind === 'treble'"
-        :transform="`translate(${layer.x} ${layer.y}) rotate(${layer.rot}) scale(${layer.s})`"
         fill="none"
         :data-fine="through || undefined"
         stroke="currentColor"
-        stroke-width="1.9"
+        :stroke-width="trebles[n]!.line"
         stroke-linecap="round"
         stroke-linejoin="round"
       >
-        <circle cx="0" cy="2.4" r="2.2" />
-        <path :d="TREBLE" />
+        <circle v-bind="trebles[n]!.eye" />
+        <path :d="trebles[n]!.d" />
       </g>
       <path
         v-else-if="layer.kind === 'hook'"
