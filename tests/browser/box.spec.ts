@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit } from './screen'
+import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit, watchPosts } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
 const FINISHES = [
@@ -209,6 +209,23 @@ test('a lure in colours of one’s own is ranked in Water and planned in Day, an
   await expect(page.getByRole('region', { name: 'Pack' }).or(page.locator('main')).first()).toContainText(
     'My green one',
   )
+})
+
+test('what workers are asked can be sent to them: the page works nothing out itself', async ({ page }) => {
+  await page.setViewportSize(SIZES.desk)
+  const sent = await watchPosts(page)
+  await openBox(page)
+  await full(page)
+  await kitDone(page)
+  await page.getByRole('link', { name: 'Day' }).click()
+  await expect(page.getByRole('region', { name: 'What to pack' })).toContainText('of 100', { timeout: 30_000 })
+  await page.getByRole('link', { name: 'Bench' }).click()
+  await expect(page.locator('main')).toContainText('The hung bar')
+  await page.getByRole('link', { name: 'Water' }).click()
+  await expect(page.getByTestId('call').first()).toBeVisible()
+  const { made, refused } = await sent()
+  expect(made).toBeGreaterThan(20)
+  expect(refused).toEqual([])
 })
 
 test('a thousand lures are scrolled through with few of them drawn', async ({ page }) => {

@@ -28,6 +28,25 @@ export async function open(page: Page, query = '', settings: Record<string, stri
   await expect(page.getByTestId('call').first()).toBeVisible()
 }
 
+/** Count what is sent to workers from now on, and what cannot be sent to them. */
+export async function watchPosts(page: Page): Promise<() => Promise<{ made: number; refused: string[] }>> {
+  await page.addInitScript(() => {
+    const posts = { made: 0, refused: [] as string[] }
+    Object.assign(window, { posts })
+    const post = Worker.prototype.postMessage
+    Worker.prototype.postMessage = function (...args: unknown[]) {
+      posts.made++
+      try {
+        return post.apply(this, args as Parameters<typeof post>)
+      } catch (e) {
+        posts.refused.push(String(e))
+        throw e
+      }
+    }
+  })
+  return () => page.evaluate(() => (window as unknown as { posts: { made: number; refused: string[] } }).posts)
+}
+
 export const slider = (page: Page, name: RegExp | string) => page.getByRole('slider', { name })
 export const firstCall = (page: Page) => page.getByTestId('call').first()
 export const valueOf = async (page: Page, name: RegExp | string) =>

@@ -1,6 +1,7 @@
 import '../../tests/lightTable'
 import { existsSync } from 'node:fs'
 import { benchAnswers, benchServer } from './answers'
+import { benchBox } from './box'
 import { benchDay } from './day'
 import { benchDrag } from './drag'
 import { benchKit } from './kit'
@@ -12,7 +13,7 @@ import { benchTrial } from './trial'
 
 /**
  * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
- * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log]`: times and ratios, printed, never
+ * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log|box]`: times and ratios, printed, never
  * asserted: machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
@@ -24,10 +25,11 @@ if (run('readings')) benchReadings()
 if (run('trial')) benchTrial()
 if (run('day')) benchDay()
 if (run('kit')) await benchKit()
-if (['server', 'drag', 'log'].some(run) && !existsSync('.output/server/index.mjs'))
-  console.log('\nBuild first (./run demo) for the server, drag and log benchmarks.')
+if (['server', 'drag', 'log', 'box'].some(run) && !existsSync('.output/server/index.mjs'))
+  console.log('\nBuild first (./run demo) for the server, drag, log and box benchmarks.')
 else {
   if (run('server')) await benchServer()
   if (run('drag')) await benchDrag()
   if (run('log')) await benchLog()
+  if (run('box')) await benchBox()
 }

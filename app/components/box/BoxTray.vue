@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { useElementSize, useVirtualList } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { useElementSize, useScroll, useVirtualList } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import type { BoxLure } from '~/box/store'
 import type { TrayShown } from '~/box/work'
 import { useUnits } from '~/settings/useUnits'
-import TrayTile from './TrayTile.vue'
+import { useFigurePictures } from '~/components/figure/useFigurePictures'
+import TrayTile, { TILE_LINE } from './TrayTile.vue'
+import { provideTurns } from './useTurns'
 
 /** The tray: rows of lures, as many as fit are drawn and the rest when they are scrolled to. */
 const props = defineProps<{
@@ -61,6 +63,17 @@ const rows = computed(() =>
   ),
 )
 const { list, containerProps, wrapperProps } = useVirtualList(rows, { itemHeight: ROW_PX, overscan: 2 })
+const { warm, inks } = useFigurePictures()
+watch(
+  [sorted, inks],
+  () =>
+    warm(
+      sorted.value.flatMap(l => l.finish ?? []),
+      TILE_LINE,
+    ),
+  { immediate: true },
+)
+provideTurns(useScroll(containerProps.ref).isScrolling)
 </script>
 
 <template>

@@ -4,9 +4,11 @@ import type { BoxLure } from '~/box/store'
 import type { TrayTileShown } from '~/box/work'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import LureFigure from '~/components/figure/LureFigure.vue'
+import { useFigurePictures } from '~/components/figure/useFigurePictures'
 import { vThroughWater } from '~/figures/throughWater'
 import { NIGHT_WATER, redTone } from '~/figures/tone'
 import { useSettingsStore } from '~/settings/store'
+import { useTurn } from './useTurns'
 
 /** A lure of the box: in the hand, below it as it looks in today's water, and the bracket of its look-alikes. */
 const props = defineProps<{
@@ -20,12 +22,19 @@ const props = defineProps<{
 }>()
 defineEmits<{ edit: [] }>()
 const settings = useSettingsStore()
+const { hasPicture } = useFigurePictures()
+const drawn = useTurn(() => !props.lure.finish || hasPicture(props.lure.finish, TILE_LINE))
 const red = computed(() => settings.theme === 'night')
 const water = computed(() => {
   const colour = props.shown?.seen.water
   return colour ? `background:${red.value ? redTone(colour, NIGHT_WATER) : colour}` : ''
 })
 const count = computed(() => (props.lure.body.count > 1 ? ` × ${props.lure.body.count}` : ''))
+</script>
+
+<script lang="ts">
+/** Width of a tile's outlines, figure units. */
+export const TILE_LINE = 2
 </script>
 
 <template>
@@ -41,8 +50,8 @@ const count = computed(() => (props.lure.body.count > 1 ? ` × ${props.lure.body
         <span v-if="kitNumber !== null" class="figure absolute top-0 left-0 bg-ink px-1.5 py-0.5 font-bold text-page">
           {{ kitNumber }}
         </span>
-        <HandFigure v-if="lure.finish" :finish="lure.finish" :line="2" />
-        <span v-else class="text-note">no longer in the catalogue</span>
+        <span v-if="!lure.finish" class="text-note">no longer in the catalogue</span>
+        <HandFigure v-else-if="drawn" :finish="lure.finish" :line="TILE_LINE" />
       </span>
       <span
         v-if="shown && lure.finish"
@@ -51,7 +60,7 @@ const count = computed(() => (props.lure.body.count > 1 ? ` × ${props.lure.body
         :style="water"
       >
         <span v-if="shown.seen.shape" class="h-full" :style="{ width: `${width * 0.62}px` }">
-          <LureFigure :lure="lure.finish.lure" through :red="red" />
+          <LureFigure v-if="drawn" :lure="lure.finish.lure" through :red="red" />
         </span>
         <span v-else>gone</span>
       </span>

@@ -2,7 +2,7 @@ import { createSharedComposable } from '@vueuse/core'
 import { type Ref, ref, watch } from 'vue'
 import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
-import { figureImage } from './image'
+import { figureImage, isDrawn } from './image'
 import { useSettingsStore } from '~/settings/store'
 import { dressOf } from '~/figures/dress'
 
@@ -41,19 +41,18 @@ export const useFigurePictures = createSharedComposable(() => {
   /** Silhouette of a lure; on the theme's chosen ground when it is the one chosen. */
   function silhouetteOf(lure: LureId, chosen: boolean): string {
     const ink = chosen && settings.theme !== 'night' ? inks.value.page : inks.value.ink
-    return figureImage(`${lure} ${ink}`, { lure }, ink)
+    return figureImage(`${lure} ${ink}`, () => ({ lure }), ink)
   }
 
   /** Picture of a finish in the hand, its outline `line` figure units wide. */
   function pictureOf(finish: Finish, line: number): string {
-    const { id, lure, mark } = finish
-    const { ink } = inks.value
-    return figureImage(
-      `${id} ${line} ${ink}`,
-      { lure, dress: dressOf(finish), mark, red: settings.theme === 'night', line },
-      ink,
-    )
+    const { lure, mark } = finish
+    const drawing = () => ({ lure, dress: dressOf(finish), mark, red: settings.theme === 'night', line })
+    return figureImage(keyOf(finish, line), drawing, inks.value.ink)
   }
+  const keyOf = ({ id }: Finish, line: number) => `${id} ${line} ${inks.value.ink}`
+  /** Whether that picture is drawn already, and costs next to nothing. */
+  const hasPicture = (finish: Finish, line: number): boolean => isDrawn(keyOf(finish, line))
 
   let waiting: Finish[] = []
   const idle =
@@ -75,5 +74,5 @@ export const useFigurePictures = createSharedComposable(() => {
     }
     if (!begun) idle(next)
   }
-  return { pictureOf, silhouetteOf, warm, inks }
+  return { pictureOf, hasPicture, silhouetteOf, warm, inks }
 })
