@@ -24,6 +24,8 @@ defineEmits<{ edit: [] }>()
 const settings = useSettingsStore()
 const { hasPicture } = useFigurePictures()
 const drawn = useTurn(() => !props.lure.finish || hasPicture(props.lure.finish, TILE_LINE))
+/** A drawing of its own is for when the tray rests. */
+const seenDrawn = useTurn(() => false)
 const red = computed(() => settings.theme === 'night')
 const water = computed(() => {
   const colour = props.shown?.seen.water
@@ -60,7 +62,7 @@ export const TILE_LINE = 2
         :style="water"
       >
         <span v-if="shown.seen.shape" class="h-full" :style="{ width: `${width * 0.62}px` }">
-          <LureFigure v-if="drawn" :lure="lure.finish.lure" through :red="red" />
+          <LureFigure v-if="seenDrawn" :lure="lure.finish.lure" through :red="red" />
         </span>
         <span v-else>gone</span>
       </span>
