@@ -4,8 +4,10 @@ import { LURE_IDS } from '#core/lure/types'
 import { parseCoat } from '#core/paintwork/coat'
 import { FIGURES } from './all'
 import { dressOf, drawCoat } from './dress'
+import { sunRays } from './sunRays'
 import { UNKNOWN, partOf, vThroughWater } from './throughWater'
 import { NIGHT_WATER, labelInk, luminanceOfHex, redTone } from './tone'
+import { trebleAt } from './treble'
 
 it('every lure type has a figure of its own', () => {
   expect(new Set(LURE_IDS.map(id => JSON.stringify(FIGURES[id]))).size).toBe(LURE_IDS.length)
@@ -29,6 +31,31 @@ describe('colours to read by', () => {
     expect([redTone('#000000'), redTone('#ffffff'), redTone('#ffffff', 120)]).toEqual(['#0e0000', '#eb1a10', '#781a10'])
     expect(redTone('#808080') > redTone('#404040')).toBe(true)
     expect(luminanceOfHex('#808080')).toBeCloseTo(0.2159, 3)
+  })
+})
+
+describe('shapes drawn in their place', () => {
+  const pairs = (d: string) => [...d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(m => [Number(m[1]), Number(m[2])] as const)
+  it('hang a treble hook where it is tied, as large and as far turned as it is', () => {
+    const at = (rot: number, s = 1) => trebleAt({ kind: 'treble', x: 100, y: 50, rot, s })
+    const [eye, foot] = pairs(at(0).d)
+    expect([eye, foot]).toEqual([
+      [100, 55],
+      [100, 67],
+    ])
+    expect(at(0).eye).toEqual({ cx: 100, cy: 52.4, r: 2.2 })
+    expect(at(0).line).toBe(1.9)
+    // A quarter turn to the right lays it to the left, half as large half as far.
+    expect(pairs(at(90).d)[1]).toEqual([83, 50])
+    expect(pairs(at(90, 0.5).d)[1]).toEqual([91.5, 50])
+    expect(at(90, 0.5)).toMatchObject({ eye: { cx: 98.8, cy: 50, r: 1.1 }, line: 0.95 })
+    expect(pairs(at(0).d)).toHaveLength(pairs(at(37).d).length)
+  })
+  it('send the sun sixteen rays, all as long', () => {
+    const ends = pairs(sunRays(15, 21))
+    expect(ends).toHaveLength(32)
+    ends.forEach(([x, y], i) => expect(Math.hypot(x, y)).toBeCloseTo(i % 2 ? 21 : 15, 1))
+    expect(new Set(ends.map(String)).size).toBe(32)
   })
 })
 

@@ -4,6 +4,6 @@ const RAYS = 16
 export const sunRays = (from: number, to: number): string =>
   Array.from({ length: RAYS }, (_, i) => {
     const rad = (2 * Math.PI * i) / RAYS
-    const [x, y] = [Math.cos(rad), Math.sin(rad)]
-    return `M${[from * x, from * y].map(v => v.toFixed(2)).join(' ')}L${[to * x, to * y].map(v => v.toFixed(2)).join(' ')}`
+    const at = (far: number) => `${(far * Math.cos(rad)).toFixed(2)} ${(far * Math.sin(rad)).toFixed(2)}`
+    return `M${at(from)}L${at(to)}`
   }).join('')

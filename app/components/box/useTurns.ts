@@ -9,14 +9,15 @@ interface Waiting {
   come: Ref<boolean>
   cheap: () => boolean
 }
-const KEY: InjectionKey<(cheap: () => boolean) => Turn> = Symbol('turns')
+type Take = (cheap: () => boolean) => Turn
+const KEY: InjectionKey<Take> = Symbol('turns')
 
 /**
- * Figures within take turns while there is a hurry: a few in each frame, those that came last first, and none that
+ * Turns that figures take while there is a hurry: a few in each frame, those that came last first, and none that
  * costs much before it is over, so that a list runs as smoothly as it is scrolled. What is gone before its turn is
  * never drawn.
  */
-export function provideTurns(hurry: Readonly<Ref<boolean>>): void {
+export function turns(hurry: Readonly<Ref<boolean>>): Take {
   const waiting = new Set<Waiting>()
   let running = false
   const nextOne = () => [...waiting].reverse().find(w => !hurry.value || w.cheap())
@@ -33,7 +34,7 @@ export function provideTurns(hurry: Readonly<Ref<boolean>>): void {
     }
     running = false
   }
-  provide(KEY, cheap => {
+  return cheap => {
     const come = ref(!hurry.value)
     if (!come.value) {
       const w = { come, cheap }
@@ -42,8 +43,11 @@ export function provideTurns(hurry: Readonly<Ref<boolean>>): void {
       if (!running) void run()
     }
     return come
-  })
+  }
 }
+
+/** Figures within take turns while there is a hurry. */
+export const provideTurns = (hurry: Readonly<Ref<boolean>>): void => provide(KEY, turns(hurry))
 
 /** Whether the turn of a component's figure has come; at once where no turns are taken. */
 export function useTurn(cheap: () => boolean): Turn {
