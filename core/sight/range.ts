@@ -17,7 +17,7 @@ export class Rangefinder {
   readonly delta: Spectrum = new Float64Array(BANDS)
   /** Weber contrast per receptor at the row last looked at; cones short to long, then lightness. */
   readonly contrast = new Float64Array(MOST_RECEPTORS)
-  /** Logarithms of the cones' catches there, beside the first cone's: what is told of colour are differences of them. */
+  /** Logarithms of the cones' catches there, beside the first cone's: colours are told by differences of them. */
   readonly logs = new Float64Array(MOST_RECEPTORS)
   /** How plainly the part shows there, 1 at threshold: by lightness or colour, and by colour alone. */
   any = 0

@@ -13,8 +13,8 @@ import { benchTrial } from './trial'
 
 /**
  * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
- * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log|box]`: times and ratios, printed, never
- * asserted: machines differ, and a slow morning is no fault in the code.
+ * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log|box]`: times and ratios, printed,
+ * never asserted: machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
 const run = (name: string) => !wanted.length || wanted.includes(name)
