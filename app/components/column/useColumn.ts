@@ -121,11 +121,14 @@ export function provideColumn(
         taken.push([disc.value.wordsY - 18, disc.value.wordsY + 18])
       const free = (top: number) =>
         top >= highest && top <= lowest && taken.every(([t, b]) => top + ASIDE.height <= t || top >= b)
+      /** How much of what is taken they would cover there, px. */
+      const covered = (top: number) =>
+        taken.reduce((s, [t, b]) => s + Math.max(0, Math.min(b, top + ASIDE.height) - Math.max(t, top)), 0)
       // They keep their place as long as it is free, so that they do not jump about under a drag.
       if (!free(asideY.value))
         asideY.value =
           [highest, lowest, ...taken.flatMap(([t, b]) => [b, t - ASIDE.height])].find(free) ??
-          (lureY.value > (highest + lowest) / 2 ? highest : lowest)
+          (covered(lowest) < covered(highest) ? lowest : highest)
     },
     { immediate: true },
   )
