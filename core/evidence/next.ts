@@ -33,7 +33,7 @@ function candidates({ waters }: Posterior): Candidate[] {
   const hue = red.map((v, i) => v - blue[i]!)
   const middle = green.map((v, i) => v - (red[i]! + blue[i]!) / 2)
   return [
-    { kind: 'disc', reads: [{ ln: waters.discM.map(Math.log), error: ERRORS.depth }] },
+    { kind: 'disc', reads: [{ ln: waters.lnLost, error: ERRORS.depth }] },
     lost('white'),
     lost('black'),
     {

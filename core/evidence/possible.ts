@@ -90,29 +90,19 @@ export const MOST_BY_SKY = 0.2
 
 /** What a sky adds to the logarithm of a prediction in each node: straight between the amounts worked out. */
 function bySky(nodes: readonly Node[], sky: SkyLight): (of: Predicts, most: number) => number[] {
-  const worked = new Map<number, [Worked, Worked]>()
-  const pair = (n: number): [Worked, Worked] => {
-    let known = worked.get(n)
-    if (!known) {
-      const usual = nodes[n]!.worked[0]!
-      worked.set(n, (known = [usual, { ...usual, column: new LightColumn(usual.column.water, sky) }]))
-    }
-    return known
-  }
+  const inSky = nodes.map(({ worked: [usual] }, n) =>
+    (n % STEPS) % SKY_EVERY ? null : { ...usual!, column: new LightColumn(usual!.column.water, sky) },
+  )
   return (of, most) => {
-    const shifts = new Map<number, number>()
-    const shift = (n: number): number => {
-      let known = shifts.get(n)
-      if (known === undefined) {
-        const [usual, here] = pair(n).map(w => Math.log(Math.max(1e-9, of(w)))) as [number, number]
-        shifts.set(n, (known = Math.max(-most, Math.min(most, here - usual))))
-      }
-      return known
-    }
+    const ln = (w: Worked) => Math.log(Math.max(1e-9, of(w)))
+    const shifts = inSky.map((here, n) =>
+      here ? Math.max(-most, Math.min(most, ln(here) - ln(nodes[n]!.worked[0]!))) : 0,
+    )
     return nodes.map((_, n) => {
-      const t = ((n % STEPS) % SKY_EVERY) / SKY_EVERY
-      const below = n - t * SKY_EVERY
-      return t === 0 ? shift(n) : (1 - t) * shift(below) + t * shift(below + SKY_EVERY)
+      const past = (n % STEPS) % SKY_EVERY
+      if (past === 0) return shifts[n]!
+      const t = past / SKY_EVERY
+      return (1 - t) * shifts[n - past]! + t * shifts[n - past + SKY_EVERY]!
     })
   }
 }

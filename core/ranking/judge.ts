@@ -2,7 +2,7 @@ import type { OpticsVerdict } from '#core/ranking/answer'
 import { beyondSchools } from '#core/ranking/beyondSchools'
 import { opticsGain, standingOf, verdictOf } from '#core/ranking/opticsCheck'
 import { type Weights, balancedWeights } from '#core/ranking/weights'
-import { type Custom, fits, holdsNow } from '#core/rules/custom'
+import { type Custom, fits, holds } from '#core/rules/custom'
 import { customsOf } from '#core/rules/customs/all'
 import { SCHOOL } from '#core/schools/all'
 import type { Moment, Point } from '#core/schools/school'
@@ -142,7 +142,7 @@ export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
   const { lure, school } = moment.conditions
   const held: { custom: Custom; k: number; gain: number }[] = []
   for (const custom of customsOf(lure)) {
-    const k = holdsNow(custom.when, moment)
+    const k = holds(custom.when, moment)
     if (k === 0) continue
     const gain = opticsGain(custom, all, moment)
     held.push({ custom, k: k * standingOf(gain), gain })

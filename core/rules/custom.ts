@@ -115,11 +115,9 @@ export function saidOf(w: When, lure: LureId): boolean {
 }
 
 /** How far a custom's conditions are met, 0-1. */
-export const holds = (w: When, moment: Moment): number => (saidOf(w, moment.conditions.lure) ? holdsNow(w, moment) : 0)
-
-/** The same, of a custom that is said of the lure. */
-export function holdsNow(w: When, { conditions: c, grades: f }: Moment): number {
+export function holds(w: When, { conditions: c, grades: f }: Moment): number {
   if (
+    !saidOf(w, c.lure) ||
     !oneOf(w.species, c.species) ||
     !oneOf(w.tints, c.tint) ||
     !oneOf(w.skies, c.sky) ||

@@ -128,11 +128,8 @@ function capOf(way: Way, { field: { depthM }, waterM, surface }: ViewInput): num
   return way === 'below' && waterM !== null ? Math.max(0, waterM - depthM) : Infinity
 }
 
-const fade = new Float64Array(BANDS)
-const behind = new Float64Array(BANDS)
-
-/** Work out the weights of a row, and what the eye is adapted to there. */
-function makeRow(view: View, row: number): Adaptation {
+/** Work out the weights of a row, and what the eye is adapted to there; `fade` and `behind` are written over. */
+function makeRow(view: View, row: number, fade: Spectrum, behind: Spectrum): Adaptation {
   const { beam, rangesM, eye, receptors, weights } = view
   fadeOver(fade, beam, rangesM[row]!)
   behindAt(behind, view, fade, rangesM[row]!)
@@ -162,6 +159,8 @@ export function prepareView(way: Way, input: ViewInput): View {
   rangesM[BITE_ROW] = BITE_M
   rangesM[FISH_ROW] = fishM
   const adapted: Adaptation[] = []
+  const fade = new Float64Array(BANDS)
+  const behind = new Float64Array(BANDS)
   const receptors = eye.cones.length + 1
   const view: View = {
     way,
@@ -172,7 +171,7 @@ export function prepareView(way: Way, input: ViewInput): View {
     beam,
     capM,
     rangesM,
-    adaptedAt: row => (adapted[row] ??= makeRow(view, row)),
+    adaptedAt: row => (adapted[row] ??= makeRow(view, row, fade, behind)),
     weights: new Float64Array(rangesM.length * receptors * BANDS),
     receptors,
     eye,

@@ -8,7 +8,7 @@ import { table } from './timing'
 const LURES = 1000
 const SECONDS = 3
 const SCREENS = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const
-/** A fast wheel: so many px at a time, about sixty times a second. */
+/** A fast wheel: so many px at a time, again as soon as the page has taken it. */
 const WHEEL_PX = 120
 
 /** A box of so many lures, of every type and finish in turn, as the box's own file. */
