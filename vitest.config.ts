@@ -8,6 +8,8 @@ const testTimeout = 120_000
 
 export default defineConfig({
   test: {
+    // Nothing else is checked beside them: every core works.
+    maxWorkers: '100%',
     projects: [
       {
         resolve: { alias },

@@ -1,6 +1,7 @@
 /**
- * Everything CI checks, one after the other, all of it even where something fails: types, lint, unit, API and browser
- * tests. Ends with a plain line of counts. A check that is not a test runner counts as one.
+ * Everything CI checks, all of it even where something fails: types, lint, unit, API and browser tests. Ends with a
+ * plain line of counts. A check that is not a test runner counts as one. What uses one core goes beside its like; the
+ * test runners use every core by themselves.
  */
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
@@ -15,10 +16,21 @@ function run(title, command, args, env = {}) {
   console.log(`\n== ${title}`)
   return spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
 }
-function check(name, steps) {
+/** A step's exit status and what it wrote. */
+const quietly = ([command, ...args]) =>
+  new Promise(done => {
+    const child = spawn(bin(command), args, { stdio: ['ignore', 'pipe', 'pipe'] })
+    let said = ''
+    for (const out of [child.stdout, child.stderr]) out.on('data', text => (said += text))
+    child.on('error', error => done({ status: 1, said: error.message }))
+    child.on('close', status => done({ status, said }))
+  })
+async function check(name, steps) {
   if (only.length && !only.includes(name)) return
-  const ok = steps.every(([command, ...args]) => run(name, command, args) === 0)
-  if (ok) passed++
+  const all = []
+  for (const step of steps) all.push(await quietly(step))
+  console.log(`\n== ${name}\n${all.map(({ said }) => said).join('')}`)
+  if (all.every(({ status }) => status === 0)) passed++
   else failed++
 }
 /** Counts from a runner's JSON report; a runner that wrote none failed as a whole. */
@@ -52,15 +64,18 @@ const freePort = () =>
 mkdirSync('test-results', { recursive: true })
 // What is found without an import is written down by prepare: afresh, or names added since the last install would be
 // missing.
-check('types', [
-  [bin('nuxt'), 'prepare'],
-  [bin('tsc'), '-p', 'core'],
-  [bin('tsc'), '-p', 'tools'],
-  [bin('vue-tsc'), '-b', '--noEmit'],
-])
-check('lint', [
-  [bin('eslint'), '.'],
-  [bin('prettier'), '--check', '--log-level=warn', '.'],
+if (!only.length || only.includes('types') || only.includes('lint')) run('prepare', bin('nuxt'), ['prepare'])
+const engineAndTools = [
+  ['tsc', '-p', 'core'],
+  ['tsc', '-p', 'tools'],
+]
+const layout = [
+  ['eslint', '.'],
+  ['prettier', '--check', '--log-level=warn', '.'],
+]
+await Promise.all([
+  check('types', [['vue-tsc', '-b', '--noEmit']]),
+  check('types', engineAndTools).then(() => check('lint', layout)),
 ])
 vitest('unit')
 

@@ -10,16 +10,18 @@ import type { UnitSystem } from '#core/units'
 
 const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95] as const
 
-/** The answer of a posterior. */
-export function answerOf(posterior: Posterior, units: UnitSystem): ReadingsAnswer {
+/** What a posterior says of the water itself. */
+export function waterOf(posterior: Posterior): Pick<ReadingsAnswer, 'visibilityM' | 'tints'> {
   const [low, best, high] = discAt(posterior, [LOW, MIDDLE, HIGH])
-  return {
-    visibilityM: { best: best!, low: low!, high: high! },
-    tints: tintOdds(posterior),
-    conflicts: conflictsOf(posterior, units),
-    next: nextReading(posterior, units),
-  }
+  return { visibilityM: { best: best!, low: low!, high: high! }, tints: tintOdds(posterior) }
 }
+
+/** The answer of a posterior. */
+export const answerOf = (posterior: Posterior, units: UnitSystem): ReadingsAnswer => ({
+  ...waterOf(posterior),
+  conflicts: conflictsOf(posterior, units),
+  next: nextReading(posterior, units),
+})
 
 /**
  * Which water it is: readings of any kinds combined by Bayes over waters of every tint and clarity that stray from

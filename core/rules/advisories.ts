@@ -5,7 +5,7 @@ import type { Moment } from '#core/schools/school'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import { type LineId, lineSightM } from '#core/sight/line'
 import { type ClarityWord, clarityWord } from '#core/water/words'
-import { type Sentence, type SentenceCode, type ParamsOf, plainly } from '#core/words/sentence'
+import { type PlainCode, type Sentence, plainly } from '#core/words/sentence'
 
 export const ADVISORY_KINDS = ['lure-window', 'sound', 'size', 'line', 'retrieve', 'safety'] as const
 export type AdvisoryKind = (typeof ADVISORY_KINDS)[number]
@@ -19,10 +19,9 @@ const type = (m: Moment) => lureType(m.conditions.lure)
 const colder = (m: Moment, thanC: number) => m.conditions.temperatureC !== null && m.conditions.temperatureC < thanC
 const warmer = (m: Moment, thanC: number) => m.conditions.temperatureC !== null && m.conditions.temperatureC > thanC
 
-type Plain = { [C in SentenceCode]: ParamsOf<C> extends Readonly<Record<never, never>> ? C : never }[SentenceCode]
 /** A sentence that needs nothing but its moment. */
 const when =
-  (applies: (m: Moment) => boolean, code: Plain): Rule =>
+  (applies: (m: Moment) => boolean, code: PlainCode): Rule =>
   m =>
     applies(m) ? plainly(code) : null
 /** A sentence about the temperature; only where there is one. */

@@ -26,11 +26,13 @@ export type ParamsOf<C extends SentenceCode> = Parameters<Words[C]>[0]
 
 /** Something to be said: a code for programs, with the figures and names that go into it. Figures are metric. */
 export type Sentence = { [C in SentenceCode]: { code: C; params: ParamsOf<C> } }[SentenceCode]
+/** The codes that are said without parameters. */
+export type PlainCode = { [C in SentenceCode]: object extends ParamsOf<C> ? C : never }[SentenceCode]
 
 export const SENTENCE_CODES = Object.keys(WORDS) as SentenceCode[]
 
 /** A sentence of a code that needs no parameters. */
-export const plainly = <C extends SentenceCode>(code: C) => ({ code, params: {} }) as Extract<Sentence, { code: C }>
+export const plainly = (code: PlainCode) => ({ code, params: {} }) as Sentence
 
 /** The sentence in English, in the angler's units. */
 export function say({ code, params }: Sentence, units: UnitSystem): string {

@@ -3,7 +3,8 @@ import type { LightColumn } from '#core/light-field/lightField'
 import { CALLED, CHANNELS, ERRORS, SENSOR, turbidityOf } from '#core/evidence/likelihood'
 import { repainted, strayed } from '#core/evidence/strays'
 import { targetReflectance } from '#core/evidence/target'
-import { readWater } from '#core/evidence/readWater'
+import { waterOf } from '#core/evidence/readWater'
+import { posteriorOf, tintOdds } from '#core/evidence/whichWater'
 import { EYE, EYE_BANDS, constituentsFromReading, readingColumn, vanishingDepthM } from '#core/reading/disc'
 import type { Reading } from '#core/request/readings'
 import type { ReadingKind } from '#core/water/readingKinds'
@@ -112,7 +113,7 @@ export function calibration(count: number, seed: number, readings = 3, kinds: re
     const taken = Array.from({ length: readings }, () =>
       drawReading(d, truth, kinds[Math.floor(d.even() * kinds.length)]!),
     )
-    const { visibilityM, tints } = readWater(taken, 'fresh', 'metric')
+    const { visibilityM, tints } = waterOf(posteriorOf(taken, false))
     if (truth.discM >= visibilityM.low && truth.discM <= visibilityM.high) covered++
     for (const t of tints) {
       const bin = bins[Math.min(4, Math.floor(t.odds * 5))]!
@@ -134,6 +135,9 @@ const pathFor = (tint: TintId) => (TINTS[tint].clearFromM === null ? TALL_M : LO
 /** Disc depths that the waters of a tint are drawn between, m. */
 const drawnM = (tint: TintId) => (TINTS[tint].clearFromM === null ? [0.3, 3] : [2.5, 10]) as [number, number]
 
+/** The likeliest tint by these readings. */
+const calledBy = (...readings: Reading[]) => tintOdds(posteriorOf(readings, false))[0]!.tint
+
 /** How often a tall jar of each tint's own recipe, in any clarity, is called right with what the disc read. */
 export function tallJarsRight(count: number, seed: number): Record<TintId, number> {
   const d = dice(seed)
@@ -142,7 +146,7 @@ export function tallJarsRight(count: number, seed: number): Record<TintId, numbe
     const discM = from * (to / from) ** d.even()
     const constituents = constituentsFromReading(TINTS[tint].recipe, false, discM)
     const disc: Reading = { kind: 'disc', depthM: discM * Math.exp(HAND * d.normal()) }
-    return readWater([drawJar(d, { constituents }, pathFor(tint)), disc], 'fresh', 'metric').tints[0]!.tint === tint
+    return calledBy(drawJar(d, { constituents }, pathFor(tint)), disc) === tint
   }
   const shareOf = (tint: TintId) => Array.from({ length: count }, () => isRight(tint)).filter(Boolean).length / count
   return Object.fromEntries(TINT_IDS.map(tint => [tint, shareOf(tint)])) as Record<TintId, number>
@@ -158,8 +162,7 @@ export function jarsRight(count: number, seed: number): Record<TintId, number> {
         let truth = drawWater(d)
         while (truth.tint !== tint) truth = drawWater(d)
         const jar = drawJar(d, truth, TINTS[tint].jar.pathM > 1 ? 2 : 0.3)
-        const { tints } = readWater([jar, drawReading(d, truth, 'disc')], 'fresh', 'metric')
-        if (tints[0]!.tint === tint) right++
+        if (calledBy(jar, drawReading(d, truth, 'disc')) === tint) right++
       }
       return [tint, right / count]
     }),
