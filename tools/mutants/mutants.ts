@@ -74,7 +74,8 @@ function workshop(): string {
 
 function tests(dir: string, file: string): Promise<boolean> {
   return new Promise(done => {
-    const args = ['related', file, '--run', '--bail=1', ...PROJECTS.map(p => `--project=${p}`), '--reporter=dot']
+    const projects = PROJECTS.map(p => `--project=${p}`)
+    const args = ['related', file, '--run', '--bail=1', '--maxWorkers=1', ...projects, '--reporter=dot']
     const child = spawn('node_modules/.bin/vitest', args, {
       detached: true,
       cwd: dir,
