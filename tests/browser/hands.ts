@@ -11,6 +11,8 @@ export interface Hand {
   /** Move a handle of the picture: by so many px, or by these keys. */
   pull: (handle: Locator, by: { dx?: number; dy?: number; keys: string[] }) => Promise<void>
 }
+/** A finger that has lain still for so long, ms, lifts without a fling, however late its moves came through. */
+const REST_MS = 150
 export const HANDS = ['mouse', 'touch', 'keyboard'] as const
 
 const middle = async (target: Locator) => {
@@ -57,8 +59,10 @@ async function touch(page: Page): Promise<Hand> {
       await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: finger(0) })
       // The finger comes to rest before it lifts, as one that sets a reading does; lifted on the move it would fling,
       // and the next tap only stop that.
-      for (const k of [0.25, 0.6, 0.9, 1, 1, 1, 1])
+      for (const k of [0.25, 0.6, 0.9, 1, 1, 1])
         await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(k) })
+      await page.waitForTimeout(REST_MS)
+      await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(1) })
       await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
     },
   )

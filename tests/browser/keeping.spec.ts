@@ -4,7 +4,8 @@ import { SIZES, clean, firstCall, open, takeLure } from './screen'
 const kept = (page: Parameters<typeof open>[0]) => page.getByTestId('kept')
 const tie = (page: Parameters<typeof open>[0]) => page.getByRole('button', { name: 'I tied this on' }).first().click()
 
-for (const status of [429, 408, 413, 401, 404, 500]) {
+// Every status is tried on the outbox itself: these two stand for what all wait for, and what one call waits for.
+for (const status of [429, 413]) {
   test(`a kept call survives ${status}, a reload and a day`, async ({ page, context }) => {
     await page.clock.install()
     await page.setViewportSize(SIZES.desk)

@@ -1,11 +1,11 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, THEMES, clean, largeTargets, nothingClipped, visit } from './screen'
+import { SIZES, clean, cleanInEveryTheme, largeTargets, nothingClipped, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5'
-async function openLog(page: Page, theme = 'noon'): Promise<void> {
-  await visit(page, `/log${POND}`, { 'piscator.theme': theme })
+async function openLog(page: Page): Promise<void> {
+  await visit(page, `/log${POND}`)
   await expect(page.getByRole('button', { name: 'On the water' })).toBeVisible()
 }
 const target = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name} \\d`) })
@@ -160,19 +160,18 @@ test.describe('without signal', () => {
 })
 
 for (const [size, viewport] of Object.entries(SIZES))
-  for (const theme of THEMES)
-    test(`the log at ${theme} is clean on a ${size}`, async ({ page }) => {
-      await page.setViewportSize(viewport)
-      await openLog(page, theme)
-      await clean(page)
-      await largeTargets(page)
-      await page.getByRole('button', { name: 'On the water' }).click()
-      await target(page, 'Landed').click()
-      await expect(page.getByRole('button', { name: 'Let go' })).toBeVisible()
-      await clean(page)
-      await nothingClipped(page)
-      await largeTargets(page)
-      await part(page, 'Season').click()
-      await clean(page)
-      await nothingClipped(page)
-    })
+  test(`the log is clean in every theme on a ${size}`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    await openLog(page)
+    await cleanInEveryTheme(page)
+    await largeTargets(page)
+    await page.getByRole('button', { name: 'On the water' }).click()
+    await target(page, 'Landed').click()
+    await expect(page.getByRole('button', { name: 'Let go' })).toBeVisible()
+    await cleanInEveryTheme(page)
+    await nothingClipped(page)
+    await largeTargets(page)
+    await part(page, 'Season').click()
+    await cleanInEveryTheme(page)
+    await nothingClipped(page)
+  })

@@ -74,9 +74,34 @@ export async function largeTargets(page: Page): Promise<void> {
   expect(small).toEqual([])
 }
 
-/** No fault that axe finds, of any weight. */
-export async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
+/** Change to a theme as another tab of the app would: no sheet that is open stands in the way. */
+async function wear(page: Page, theme: string): Promise<void> {
+  await page.evaluate(newValue => {
+    const stored = { key: 'piscator.theme', newValue, storageArea: localStorage }
+    localStorage.setItem(stored.key, newValue)
+    window.dispatchEvent(new StorageEvent('storage', stored))
+  }, theme)
+  await expect(page.locator('html')).toHaveAttribute('data-theme', theme)
+}
+
+/** No fault that axe finds, of any weight: on the whole page, or in what is said of it. */
+export async function clean(page: Page, within = 'html'): Promise<void> {
+  await faultless(new AxeBuilder({ page }).include(within))
+}
+
+/** The same, and no word too pale in the themes that are not on. */
+export async function cleanInEveryTheme(page: Page, within = 'html'): Promise<void> {
+  await clean(page, within)
+  const on = (await page.locator('html').getAttribute('data-theme')) ?? 'noon'
+  for (const theme of THEMES.filter(t => t !== on)) {
+    await wear(page, theme)
+    await faultless(new AxeBuilder({ page }).include(within).withRules(['color-contrast']))
+  }
+  await wear(page, on)
+}
+
+async function faultless(axe: AxeBuilder): Promise<void> {
+  const { violations } = await axe.analyze()
   expect(
     violations.map(
       v =>
