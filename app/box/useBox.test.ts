@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { type EffectScope, effectScope, reactive } from 'vue'
+import { type EffectScope, effectScope, reactive, ref } from 'vue'
 import type { OwnLure } from '#core/box/own'
 import type { Scene } from '#core/kit/scenes'
 import { finishesOf } from '#core/lure/finish'
@@ -44,10 +44,11 @@ const box = (over: { owned?: OwnLure[]; mapped?: OwnLure['lure'] | null; kit?: P
   const state = reactive({ owned: over.owned ?? OWNED, mapped: over.mapped ?? null, drop: [] as string[] })
   const question = (): KitQuestion | null =>
     over.kit === null ? null : { of: { scenes: SCENES }, keep: [], drop: [...state.drop], ...over.kit }
+  const hurry = ref(false)
   const made = scope.run(() =>
-    useBox(() => ({ request: POND, owned: [...state.owned], fishM: 0.5, mapped: state.mapped }), question),
+    useBox(() => ({ request: POND, owned: [...state.owned], fishM: 0.5, mapped: state.mapped }), question, hurry),
   )!
-  return { ...made, state }
+  return { ...made, state, hurry }
 }
 const kinds = () => asked.map(q => q.kind)
 
@@ -92,6 +93,25 @@ describe('the box worked out', () => {
     await vi.waitFor(() => expect(kinds().filter(k => k === 'kit-begin')).toHaveLength(2), 5000)
     await vi.waitFor(() => expect(kit.value!.curve.flatMap(k => k.finishIds)).not.toContain('jerkbait.black'))
     expect(kinds().filter(k => k === 'score')).toHaveLength(1)
+  })
+  it('takes no step towards a kit while the page is in a hurry, and goes on after it', async () => {
+    const { kit, kitProgress, hurry } = box()
+    hurry.value = true
+    await vi.waitFor(() => expect(kitProgress.value).toEqual({ share: 0, gap: null }), 5000)
+    await new Promise(r => setTimeout(r, 300))
+    expect(kinds().filter(k => k !== 'tray')).toEqual([])
+    hurry.value = false
+    await vi.waitFor(() => expect(kit.value).not.toBeNull(), 5000)
+  })
+  it('asks nothing more of workers once its place is left in a hurry', async () => {
+    const { kitProgress, hurry } = box()
+    hurry.value = true
+    await vi.waitFor(() => expect(kitProgress.value).not.toBeNull(), 5000)
+    scope.stop()
+    const before = asked.length
+    hurry.value = false
+    await new Promise(r => setTimeout(r, 100))
+    expect(asked).toHaveLength(before)
   })
   it('draws scenes from waters where it is asked for these, the same each time, up to the largest kit', async () => {
     const water = { visibilityM: 1, tint: 'green', salinity: 'fresh', latitude: 35, longitude: -84, prey: [] } as const

@@ -1,5 +1,5 @@
-import { useTimeoutFn } from '@vueuse/core'
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { until, useTimeoutFn } from '@vueuse/core'
+import { type Ref, computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { type OwnLure, hasOwnCoats } from '#core/box/own'
 import type { KitAnswer, KitProgress } from '#core/kit/kit'
 import type { SampleAsk } from '#core/kit/sample'
@@ -45,8 +45,13 @@ export interface KitQuestion {
 /**
  * The box worked out in workers: one for how it looks in today's water, type by type, and one for the kit, which takes
  * seconds and may be stopped.
+ * @param hurry while the page needs every core, as for a list under a finger, the kit takes no further step
  */
-export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null) {
+export function useBox(
+  ask: () => BoxQuestion,
+  kitAsk: () => KitQuestion | null,
+  hurry: Readonly<Ref<boolean>> = ref(false),
+) {
   const trays = shallowRef<TrayShown[]>([])
   const map = shallowRef<MapShown | null>(null)
   const failed = ref(false)
@@ -56,6 +61,7 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
   const onPage = async (q: BoxAsk) => (await import('./work')).workBox(q)
   const today = workerHand(makeWorker, onPage)
   const counting = workerHand(makeWorker, onPage)
+  const calm = () => until(hurry).toBe(false)
   let newest = 0
   let newestKit = 0
   let scored: { key: string; scores: SceneScores[] } | null = null
@@ -101,9 +107,10 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
         : ((await counting.work({ kind: 'sample', ask: { ...of.sample, lures }, seed: SEED })) as Scene[])
     const scores: SceneScores[] = []
     for (let i = 0; i < scenes.length; i += AT_ONCE) {
+      await calm()
+      if (stale()) return null
       const some = scenes.slice(i, i + AT_ONCE)
       scores.push(...((await counting.work({ kind: 'score', scenes: some, owned: own })) as SceneScores[]))
-      if (stale()) return null
       kitProgress.value = { share: (0.9 * scores.length) / scenes.length, gap: null }
     }
     scored = { key, scores }
@@ -124,11 +131,13 @@ export function useBox(ask: () => BoxQuestion, kitAsk: () => KitQuestion | null)
     try {
       kitProgress.value = { share: 0, gap: null }
       const scores = await score(question.of, owned, stale)
+      await calm()
       if (!scores || stale()) return
       const { keep, drop } = question
       const most = Math.max(keep.length, Math.min(MOST_KIT, owned.length))
       let step = (await counting.work({ kind: 'kit-begin', scored: scores, owned, most, keep, drop })) as KitStep
       while ('progress' in step) {
+        await calm()
         if (stale()) return
         const { done, total, gap }: KitProgress = step.progress
         kitProgress.value = { share: 0.9 + (0.1 * done) / total, gap }

@@ -73,6 +73,7 @@ const fished = computed(() => {
   const chosen = waters.list.filter(w => settings.kitWaters.includes(w.id))
   return chosen.length ? chosen : waters.list
 })
+const scrolling = ref(false)
 const answers = useBox(
   () => ({
     request: requestOf(s.value, settings.units),
@@ -107,6 +108,7 @@ const answers = useBox(
         }
       : null
   },
+  scrolling,
 )
 /** A kept call as a scene that was fished. */
 const sceneOf = ({ limit: _, ...asked }: Request) => asked
@@ -267,7 +269,15 @@ onMounted(() => {
         </p>
       </div>
       <BoxMap v-else-if="view === 'map'" :map="map" :lures="box.carried" @edit="edit" />
-      <BoxTray v-else :lures="shown" :trays="trays" :order="view" :kit-ids="chosenKit?.finishIds ?? []" @edit="edit" />
+      <BoxTray
+        v-else
+        v-model:scrolling="scrolling"
+        :lures="shown"
+        :trays="trays"
+        :order="view"
+        :kit-ids="chosenKit?.finishIds ?? []"
+        @edit="edit"
+      />
     </div>
     <div
       class="min-h-0 overflow-y-auto"

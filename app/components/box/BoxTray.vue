@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useElementSize, useScroll, useVirtualList } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { refAutoReset, useElementSize, useEventListener, useVirtualList } from '@vueuse/core'
+import { computed, markRaw, onBeforeUnmount, ref, watch } from 'vue'
 import type { BoxLure } from '~/box/store'
 import type { TrayShown } from '~/box/work'
 import { useUnits } from '~/settings/useUnits'
 import { useFigurePictures } from '~/components/figure/useFigurePictures'
+import { provideTurns } from '~/components/figure/useTurns'
 import TrayTile, { TILE_LINE } from './TrayTile.vue'
-import { provideTurns } from './useTurns'
 
 /** The tray: rows of lures, as many as fit are drawn and the rest when they are scrolled to. */
 const props = defineProps<{
@@ -16,10 +16,14 @@ const props = defineProps<{
   kitIds: readonly string[]
 }>()
 defineEmits<{ edit: [id: string] }>()
+/** Whether it runs under a finger or a wheel. */
+const scrolling = defineModel<boolean>('scrolling', { required: true })
 const { lengthText } = useUnits()
 const root = ref<HTMLElement | null>(null)
 const { width } = useElementSize(root)
 const [TILE_PX, ROW_PX] = [146, 168] as const
+/** The tray rests when it has not been scrolled for so long, ms. */
+const REST_MS = 200
 const perRow = computed(() => Math.max(2, Math.floor(width.value / TILE_PX)))
 const tilePx = computed(() => Math.floor(width.value / perRow.value))
 
@@ -59,7 +63,7 @@ const tiles = computed(() =>
 )
 const rows = computed(() =>
   Array.from({ length: Math.ceil(tiles.value.length / perRow.value) }, (_, r) =>
-    tiles.value.slice(r * perRow.value, (r + 1) * perRow.value),
+    markRaw(tiles.value.slice(r * perRow.value, (r + 1) * perRow.value)),
   ),
 )
 const { list, containerProps, wrapperProps } = useVirtualList(rows, { itemHeight: ROW_PX, overscan: 2 })
@@ -73,14 +77,34 @@ watch(
     ),
   { immediate: true },
 )
-provideTurns(useScroll(containerProps.ref).isScrolling)
+const running = refAutoReset(false, REST_MS)
+useEventListener(
+  containerProps.ref,
+  'scroll',
+  () => {
+    running.value = true
+  },
+  { passive: true },
+)
+watch(running, now => {
+  scrolling.value = now
+})
+onBeforeUnmount(() => {
+  scrolling.value = false
+})
+provideTurns(running)
 </script>
 
 <template>
   <div ref="root" class="min-h-0 flex-1">
     <div v-bind="containerProps" class="h-full" tabindex="0" role="region" aria-label="The tray">
       <div v-bind="wrapperProps">
-        <div v-for="row in list" :key="row.index" class="flex border-b-2 border-ink" :style="{ height: `${ROW_PX}px` }">
+        <div
+          v-for="row in list"
+          :key="row.index"
+          class="flex border-b-2 border-ink contain-strict"
+          :style="{ height: `${ROW_PX}px` }"
+        >
           <TrayTile
             v-for="t in row.data"
             :key="t.lure.id"

@@ -4,11 +4,10 @@ import type { BoxLure } from '~/box/store'
 import type { TrayTileShown } from '~/box/work'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import LureFigure from '~/components/figure/LureFigure.vue'
-import { useFigurePictures } from '~/components/figure/useFigurePictures'
+import { useTurn } from '~/components/figure/useTurns'
 import { vThroughWater } from '~/figures/throughWater'
 import { NIGHT_WATER, redTone } from '~/figures/tone'
 import { useSettingsStore } from '~/settings/store'
-import { useTurn } from './useTurns'
 
 /** A lure of the box: in the hand, below it as it looks in today's water, and the bracket of its look-alikes. */
 const props = defineProps<{
@@ -22,8 +21,6 @@ const props = defineProps<{
 }>()
 defineEmits<{ edit: [] }>()
 const settings = useSettingsStore()
-const { hasPicture } = useFigurePictures()
-const drawn = useTurn(() => !props.lure.finish || hasPicture(props.lure.finish, TILE_LINE))
 /** A drawing of its own is for when the tray rests. */
 const seenDrawn = useTurn(() => false)
 const red = computed(() => settings.theme === 'night')
@@ -53,7 +50,7 @@ export const TILE_LINE = 2
           {{ kitNumber }}
         </span>
         <span v-if="!lure.finish" class="text-note">no longer in the catalogue</span>
-        <HandFigure v-else-if="drawn" :finish="lure.finish" :line="TILE_LINE" />
+        <HandFigure v-else :finish="lure.finish" :line="TILE_LINE" />
       </span>
       <span
         v-if="shown && lure.finish"

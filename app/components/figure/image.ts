@@ -4,9 +4,16 @@ import LureFigure from './LureFigure.vue'
 
 type Drawing = InstanceType<typeof LureFigure>['$props']
 
-/** Pictures drawn, as data URLs, by what they show: as many as a large box has, some 10 kB each. */
-const drawn = new LRUCache<string, string>({ max: 1200 })
-/** Those that the browser keeps ready: a lure's finishes and the silhouettes. To it each is a document of its own. */
+/** A picture as a data URL: of its drawing, until it is settled as a bitmap. */
+interface Picture {
+  url: string
+  settled: boolean
+}
+/** Pictures by what they show: as many as a large box has, some 10 kB each. */
+const drawn = new LRUCache<string, Picture>({ max: 1200 })
+/** Breadth of a bitmap, CSS px: the largest that a list shows one. */
+const BITMAP_PX = 160
+/** Drawings that the browser keeps ready, as many as a lure has: to it each is a document of its own. */
 const ready = new LRUCache<string, HTMLImageElement>({ max: 140 })
 
 /** Whether a figure under a key is drawn already. */
@@ -22,17 +29,43 @@ function draw(drawing: Drawing, ink: string): string {
   return `data:image/svg+xml,${encodeURIComponent(text)}`
 }
 
+/** A picture as a bitmap, sharp on this screen. */
+async function bitmapOf(url: string): Promise<string> {
+  const image = new Image()
+  image.src = url
+  await image.decode()
+  const canvas = document.createElement('canvas')
+  canvas.width = BITMAP_PX * Math.max(2, Math.ceil(devicePixelRatio))
+  canvas.height = Math.round((canvas.width * image.naturalHeight) / image.naturalWidth)
+  canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
+  return canvas.toDataURL()
+}
+
 /**
- * A figure as a picture (data URL of its SVG), made once under each key. A list of dozens of detailed drawings that
- * change places is then moved by the browser as so many images.
+ * Turn a picture that is drawn into a bitmap, which costs a browser far less to show than a drawing does: for lists
+ * that run under a finger. Where a browser refuses, it stays what it is.
+ */
+export async function settle(key: string): Promise<void> {
+  const picture = drawn.get(key)
+  if (!picture || picture.settled) return
+  picture.settled = true
+  const bitmap = await bitmapOf(picture.url).catch(() => null)
+  if (!bitmap) return
+  picture.url = bitmap
+  ready.delete(key)
+}
+
+/**
+ * A figure as a picture, drawn once under each key. A list of dozens of detailed drawings that change places is then
+ * moved by the browser as so many images.
  */
 export function figureImage(key: string, drawing: () => Drawing, ink: string): string {
-  let url = drawn.get(key)
-  if (url === undefined) drawn.set(key, (url = draw(drawing(), ink)))
-  if (!ready.get(key)) {
+  let picture = drawn.get(key)
+  if (!picture) drawn.set(key, (picture = { url: draw(drawing(), ink), settled: false }))
+  if (!picture.settled && !ready.get(key)) {
     const image = new Image()
-    image.src = url
+    image.src = picture.url
     ready.set(key, image)
   }
-  return url
+  return picture.url
 }

@@ -2,7 +2,7 @@ import { createSharedComposable } from '@vueuse/core'
 import { type Ref, ref, watch } from 'vue'
 import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
-import { figureImage, isDrawn } from './image'
+import { figureImage, isDrawn, settle } from './image'
 import { useSettingsStore } from '~/settings/store'
 import { dressOf } from '~/figures/dress'
 
@@ -59,17 +59,18 @@ export const useFigurePictures = createSharedComposable(() => {
     window.requestIdleCallback ??
     ((go: (d: { timeRemaining: () => number }) => void) => setTimeout(go, 60, { timeRemaining: () => LONG_IDLE_MS }))
   /**
-   * Make the pictures of these finishes one by one when there is nothing else to do, so that none has to be made
-   * under a finger.
+   * Make the pictures of these finishes one by one, as bitmaps, when there is nothing else to do, so that none has to
+   * be made under a finger.
    */
   function warm(finishes: Finish[], line: number): void {
     const begun = waiting.length > 0
     waiting = [...finishes]
-    const next = (deadline: { timeRemaining: () => number }) => {
+    const next = async (deadline: { timeRemaining: () => number }) => {
       if (deadline.timeRemaining() < LONG_IDLE_MS) return idle(next)
       const finish = waiting.shift()
       if (!finish) return
       pictureOf(finish, line)
+      await settle(keyOf(finish, line))
       idle(next)
     }
     if (!begun) idle(next)
