@@ -2,10 +2,11 @@ import Ajv from 'ajv/dist/2019.js'
 import addFormats from 'ajv-formats'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { readWater } from '#core/evidence/readWater'
 import { recommend } from '#core/ranking/recommend'
 import { check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
-import { answerSchema } from '#shared/schema/answer'
+import { answerSchema, readingsAnswerSchema } from '#shared/schema/answer'
 import { callSchema, idSchema } from '#shared/schema/call'
 import { requestByReadingsSchema, requestSchema, tellsByReadings } from '#shared/schema/request'
 import { GOLDEN } from '../tests/golden/requests'
@@ -149,6 +150,40 @@ describe('the OpenAPI description', () => {
     const answer = JSON.parse(JSON.stringify(recommend(GOOD as never))) as { ranked: { score: unknown }[] }
     answer.ranked[0]!.score = 'high'
     expect(described('Answer')(answer)).toBe(false)
+  })
+  it.each([
+    [[{ kind: 'disc', depthM: 1 }]],
+    [
+      [
+        { kind: 'jar', water: '#a06a20', paper: '#f1efe8', pathM: 0.08 },
+        { kind: 'look', tint: 'tea' },
+      ],
+    ],
+    [
+      [
+        { kind: 'disc', depthM: 4 },
+        { kind: 'turbidity', fnu: 60 },
+      ],
+    ],
+  ] as const)('describes the answer to readings %j', readings => {
+    const answer: unknown = JSON.parse(JSON.stringify(readWater(readings, 'fresh', 'us')))
+    const valid = described('ReadingsAnswer')
+    valid(answer)
+    expect(valid.errors ?? []).toEqual([])
+    expect(check(readingsAnswerSchema, answer)).toMatchObject({ ok: true })
+    expect(check(readingsAnswerSchema, { ...(answer as object), tints: [{ tint: 'tea', odds: 1.2 }] }).ok).toBe(false)
+  })
+  it('says how each call may be refused', () => {
+    const codes = Object.fromEntries(
+      Object.entries(doc.paths as Record<string, Record<string, { responses?: object }>>).flatMap(([path, methods]) =>
+        Object.entries(methods).map(([m, { responses }]) => [`${m} ${path}`, Object.keys(responses ?? {}).sort()]),
+      ),
+    )
+    expect(codes['post /recommendations']).toEqual(['200', '422', '503'])
+    expect(codes['post /readings']).toEqual(['200', '422', '503'])
+    expect(codes['post /day-plans']).toEqual(['200', '422', '503'])
+    expect(codes['post /kits']).toEqual(['200', '422', '503'])
+    for (const of of Object.values(codes)) for (const code of of) expect(code).toMatch(/^[1-5]\d\d$/)
   })
   it('describes a kept call and its id', () => {
     const call = { asked: GOOD, tiedOn: 'jerkbait.bone', keptAt: '2026-04-12T10:40:00Z', waterId: null }

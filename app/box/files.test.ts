@@ -57,5 +57,8 @@ describe('the box as a file', () => {
     for (const f of faults) expect(f.message).not.toMatch(/nosuch|polished/)
     expect(readBox('a.csv', 'lure;name\nx;y', []).faults[0]).toMatchObject({ line: 1, column: 'finish' })
     expect(readBox('a.json', '{"lures":3}', []).faults[0]!.line).toBe(1)
+    const spoilt = JSON.parse(toJson(BOX)) as { lures: { count: number }[] }
+    spoilt.lures[1]!.count = -1
+    expect(readBox('a.json', JSON.stringify(spoilt), []).faults.map(f => f.line)).toEqual([2])
   })
 })

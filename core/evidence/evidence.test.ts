@@ -166,6 +166,33 @@ describe('readings of the water', () => {
     const jar: Reading = { kind: 'jar', water: '#a06a20', paper: '#f1efe8', pathM: 0.08 }
     expect(read(jar).next.kind).not.toBe('jar')
   })
+  it.each([
+    [
+      { kind: 'look', tint: 'tea' },
+      'disc',
+      'A disc would be lost at about 3.2 m if it is tea, and at 1.2 m if it is brown.',
+    ],
+    [{ kind: 'look', tint: 'brown' }, 'disc', 'Of all readings, the disc would narrow it down most.'],
+    [
+      { kind: 'disc', depthM: 4 },
+      'target',
+      'Black would be lost at about 79 cm if it is mixed, and at 2 m if it is green.',
+    ],
+    [{ kind: 'turbidity', fnu: 10 }, 'jar', 'Of all readings, the jar would narrow it down most.'],
+    [{ kind: 'turbidity', fnu: 1 }, 'target', 'Of all readings, the lowered lure would narrow it down most.'],
+  ] as const)('after %j ask for a %s', (reading, kind, why) => {
+    expect(readWater([reading], 'fresh', 'metric').next).toMatchObject({ kind, why })
+  })
+  it('foretell what a disc reads in each tint as the waters of that tint have it', () => {
+    const { waters, odds } = posteriorOf([{ kind: 'look', tint: 'tea' }], false)
+    const mean = (tint: TintId) => {
+      const of = [...odds.keys()].filter(i => waters.tint[i] === tint)
+      const weight = of.reduce((s, i) => s + odds[i]!, 0)
+      return Math.exp(of.reduce((s, i) => s + (odds[i]! / weight) * waters.lnLost[i]!, 0))
+    }
+    expect(mean('tea')).toBeCloseTo(3.2, 1)
+    expect(mean('brown')).toBeCloseTo(1.2, 1)
+  })
   it('leave a posterior whose shares and odds add up', () => {
     const p = posteriorOf([{ kind: 'disc', depthM: 0.6 }], false)
     const [low, middle, high] = discAt(p, [0.05, 0.5, 0.95])

@@ -1,11 +1,15 @@
 import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
 import { dice } from '../../tests/reference/dice'
+import type { LureId } from '#core/lure/types'
+import { evenFrom } from '#core/numeric/even'
 import { recommend } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { bestCover } from './cover'
+import { sunTimes } from '#core/sky/sun'
 import { kitOf, kitSteps } from './kit'
-import { type SceneScores, scoreScene } from './scenes'
+import { type SampleAsk, sampleScenes, usualTemperatureC } from './sample'
+import { type Scene, type SceneScores, scoreScene } from './scenes'
 import { finishesOf } from '#core/lure/finish'
 
 const { even } = dice(16)
@@ -114,6 +118,42 @@ describe('a kit', () => {
     for (let at = steps.next(); !at.done; at = steps.next()) told.push(at.value)
     expect(told.length).toBe(told[0]!.total)
     expect(told.at(-1)).toMatchObject({ done: told.length, gap: 0 })
+  })
+})
+
+describe('scenes drawn from waters', () => {
+  const drawn = (salinity: 'fresh' | 'salt', lures: LureId[], over: Partial<SampleAsk> = {}) => {
+    const water = { visibilityM: 1, tint: 'green', salinity, latitude: 30, longitude: -84, prey: [] } as const
+    return sampleScenes({ waters: [water], lures, species: 'red-drum', moments: 40, year: 2026, ...over }, evenFrom(3))
+  }
+  const lures = (scenes: Scene[]) => [...new Set(scenes.map(s => s.lure))].sort()
+  it('keep inshore lures to the coast unless there is nothing else, and take any lure there', () => {
+    expect(lures(drawn('fresh', ['jerkbait', 'inshore-spoon']))).toEqual(['jerkbait'])
+    expect(lures(drawn('salt', ['jerkbait', 'inshore-spoon']))).toEqual(['inshore-spoon', 'jerkbait'])
+    expect(lures(drawn('fresh', ['inshore-spoon']))).toEqual(['inshore-spoon'])
+  })
+  it('are fished from dawn to dusk through the whole year, in clarity that strays about the usual', () => {
+    const scenes = drawn('fresh', ['jerkbait'], { moments: 300 })
+    const months = new Set(scenes.map(s => new Date(s.light.at!.time).getUTCMonth()))
+    expect(months.size).toBe(12)
+    for (const s of scenes) {
+      const t = Date.parse(s.light.at!.time)
+      const { sunrise, sunset } = sunTimes({ timeMs: t, latitudeDeg: 30, longitudeDeg: -84 })
+      const hour = 3_600_000
+      const away = Math.min(...[-1, 0, 1].map(d => Math.max(sunrise! + 24 * d * hour - t, t - sunset! - 24 * d * hour)))
+      expect(away).toBeLessThan(hour)
+    }
+    const ln = scenes.map(s => Math.log(s.water.visibilityM!)).sort((a, b) => a - b)
+    expect(ln[150]!).toBeGreaterThan(-0.15)
+    expect(ln[150]!).toBeLessThan(0.15)
+    expect(ln[285]! - ln[15]!).toBeGreaterThan(0.5)
+    expect(drawn('fresh', ['jerkbait'])).toEqual(drawn('fresh', ['jerkbait']))
+  })
+  it('are as warm as the season of their half of the earth', () => {
+    expect(usualTemperatureC(35, 205)).toBeGreaterThan(usualTemperatureC(35, 22) + 15)
+    expect(usualTemperatureC(-35, 22)).toBeGreaterThan(usualTemperatureC(-35, 205) + 15)
+    expect(usualTemperatureC(0, 22)).toBeCloseTo(usualTemperatureC(0, 205), 6)
+    expect(usualTemperatureC(70, 22)).toBe(0.5)
   })
 })
 

@@ -56,6 +56,15 @@ describe("the picture's geometry", () => {
     await nextTick()
     expect(c.reachM.value).toBe(reach)
   })
+  it('has room for the fish beside the lure, also where the picture is narrow', async () => {
+    for (const width of [300, 424, 700]) {
+      const c = column(width)
+      c.store.set({ depthM: 0.2, visibilityM: 0.5, fishM: 1.6 }, 0)
+      await nextTick()
+      // Left over for the fish's own body and the picture's edge.
+      expect(c.lureX.value + 1.6 * c.pxPerM.value + 74).toBeLessThanOrEqual(Math.max(width, c.lureX.value + 134) + 0.01)
+    }
+  })
   it('keeps its scale still under a finger', async () => {
     const c = column()
     c.held.value = true
@@ -181,6 +190,20 @@ describe("the picture's colours", () => {
     c.screen.value = { column: bright, sunDeg: 60 } as unknown as ScreenModel
     expect(c.beams.value).toBeGreaterThan(0)
     expect(c.beams.value).toBeLessThan(0.05)
+  })
+  it('have beams as strong as the sun is high and the cloud thin, and none in water near white', () => {
+    const c = column()
+    const seen = (sunDeg: number, colour = '#203020') => {
+      c.screen.value = { column: [{ depthM: 0, colour, luminance: 0, cones: [] }], sunDeg } as unknown as ScreenModel
+      return c.beams.value
+    }
+    c.store.set({ cloud: 0 }, 0)
+    expect(seen(9)).toBeCloseTo(0.03, 6)
+    expect(seen(15)).toBeCloseTo(0.05, 6)
+    expect(seen(-5)).toBe(0)
+    c.store.set({ cloud: 0.5 }, 0)
+    expect(seen(15)).toBeCloseTo(0.025, 6)
+    expect(seen(60, '#f4f4f4')).toBeLessThan(0.02)
   })
   it('stand in until the first are worked out', () => {
     const c = column()
