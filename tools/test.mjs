@@ -1,7 +1,7 @@
 /**
  * Everything CI checks, all of it even where something fails: types, lint, unit, API and browser tests. Ends with a
- * plain line of counts. A check that is not a test runner counts as one. What uses one core goes beside its like; the
- * test runners use every core by themselves.
+ * plain line of counts. A check that is not a test runner counts as one. What uses one core, or waits, goes beside its
+ * like.
  */
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
@@ -17,9 +17,9 @@ function run(title, command, args, env = {}) {
   return spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
 }
 /** A step's exit status and what it wrote. */
-const quietly = ([command, ...args]) =>
+const quietly = ([command, ...args], env = {}) =>
   new Promise(done => {
-    const child = spawn(bin(command), args, { stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(bin(command), args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } })
     let said = ''
     for (const out of [child.stdout, child.stderr]) out.on('data', text => (said += text))
     child.on('error', error => done({ status: 1, said: error.message }))
@@ -41,16 +41,13 @@ function count(status, file, read) {
   if (status !== 0 && got.failed === 0) failed++
   if (status === 0 && got.passed === 0) failed++
 }
-function vitest(project, env) {
+async function vitest(project, env) {
   if (only.length && !only.includes(project)) return
   const file = `test-results/${project}.json`
   rmSync(file, { force: true })
-  const status = run(
-    project,
-    bin('vitest'),
-    ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`],
-    env,
-  )
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`]
+  const { status, said } = await quietly(['vitest', 'run', '--project', project, ...reporters], env)
+  console.log(`\n== ${project}\n${said}`)
   count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
 }
 const freePort = () =>
@@ -77,15 +74,16 @@ await Promise.all([
   check('types', [['vue-tsc', '-b', '--noEmit']]),
   check('types', engineAndTools).then(() => check('lint', layout)),
 ])
-vitest('unit')
 
 const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))
-if (needsServer) {
+if (!needsServer) await vitest('unit')
+else {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })
   const urls = Object.fromEntries([...started.stdout.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1], m[2]]))
   if (started.status !== 0 || !urls.NUXT_DATABASE_URL) {
     console.error("The tests' database did not start.")
     failed++
+    await vitest('unit')
   } else {
     const env = { ...urls, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
     try {
@@ -94,8 +92,8 @@ if (needsServer) {
         run('test data', bin('tsx'), ['tools/db/demoData.ts'], env)
       )
         failed++
-      vitest('service', env)
-      vitest('api', env)
+      // These mostly wait, for a server killed or a database gone; the unit tests need every core meanwhile.
+      await Promise.all([vitest('unit'), vitest('service', env).then(() => vitest('api', env))])
       if (!only.length || only.includes('browser')) {
         const port = await freePort()
         const server = spawn('node', ['.output/server/index.mjs'], {
