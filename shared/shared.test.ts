@@ -84,6 +84,20 @@ describe('a request by readings', () => {
       ['water', true],
     ])
   })
+  it.each([
+    ['samples of light', 40, 2],
+    ['readings', 12, 1],
+  ])('takes as many %s as %i, not one more, and not fewer than %i', (what, most, least) => {
+    const told = (n: number) => {
+      const of = <T>(one: (i: number) => T) => Array.from({ length: n }, (_, i) => one(i))
+      const samples = of(i => ({ depthM: 0.1 + i / 10, lux: 900 - i }))
+      const readings = of(i => ({ kind: 'disc', depthM: 1 + i / 100 }))
+      const got = by({ readings: what === 'readings' ? readings : [{ kind: 'light', samples }] })
+      return got.ok ? [] : got.faults.map(f => f.path)
+    }
+    const path = what === 'readings' ? 'water.readings' : 'water.readings.0.samples'
+    expect([told(least - 1), told(least), told(most), told(most + 1)]).toEqual([[path], [], [], [path]])
+  })
   it('is known by its readings, whatever else was sent', () => {
     expect(
       [{ water: { readings: 1 } }, { water: { tint: 'tea' } }, { water: null }, null, 'x'].map(tellsByReadings),

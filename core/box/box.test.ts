@@ -73,6 +73,21 @@ describe('the tray', () => {
   })
 })
 
+describe('lures of all but one colour', () => {
+  it('are the same at any distance, and said to be so', () => {
+    const painted = (id: string, colour: string): OwnLure => ({
+      ...lure(id, 'jerkbait.bone'),
+      coats: { flank: { colour, material: 'matte' } },
+    })
+    const alike = [painted('a', '#3a7d44'), painted('b', '#3a7e44')]
+    const { sameFromM } = trayOf({ ...MURK, water: { visibilityM: 4, tint: 'green' } }, 'jerkbait', alike, 0.3)
+    expect(Object.values(sameFromM)).toEqual([0])
+    const apart = [painted('a', '#101010'), painted('b', '#f0f0f0')]
+    const clear = trayOf({ ...MURK, water: { visibilityM: 6, tint: 'blue-clear' } }, 'jerkbait', apart, 0.3)
+    expect(Object.values(clear.sameFromM)).toEqual([])
+  })
+})
+
 describe('the map', () => {
   it('keeps distances that fit on a page, and says how far it strays where they do not', () => {
     const { even } = dice(4)
