@@ -197,6 +197,8 @@ describe('the OpenAPI description', () => {
     expect(codes['post /readings']).toEqual(['200', '422', '503'])
     expect(codes['post /day-plans']).toEqual(['200', '422', '503'])
     expect(codes['post /kits']).toEqual(['200', '422', '503'])
+    expect(codes['put /calls/{id}']).toEqual(['200', '409', '422', '503'])
+    expect(codes['delete /calls/{id}']).toEqual(['204', '422', '503'])
     for (const of of Object.values(codes)) for (const code of of) expect(code).toMatch(/^[1-5]\d\d$/)
   })
   it('describes a kept call and its id', () => {
