@@ -110,7 +110,7 @@ export function sampleScenes(ask: SampleAsk, even: () => number): Scene[] {
       },
     }
     // An inshore lure is not fished in a pond; where nothing else is owned it is better than no scene at all.
-    const suited = ask.lures.filter(l => lureType(l).salt === salt || !lureType(l).salt)
+    const suited = ask.lures.filter(l => salt || !lureType(l).salt)
     return (suited.length ? suited : ask.lures).map(lure => ({ lure, ...scene }))
   })
 }

@@ -65,6 +65,16 @@ describe("the picture's geometry", () => {
       expect(c.lureX.value + 1.6 * c.pxPerM.value + 74).toBeLessThanOrEqual(Math.max(width, c.lureX.value + 134) + 0.01)
     }
   })
+  it('reaches to the bottom where that is not many times deeper than all else', async () => {
+    const reach = async (waterM: number) => {
+      const c = column()
+      c.store.set({ depthM: 2, visibilityM: 2.6, fishM: 0.2, waterM }, 0)
+      await nextTick()
+      return c.reachM.value
+    }
+    // All else wants 2.9 m: the bottom is in the picture down to 11.6 m.
+    expect([await reach(6), await reach(11.5), await reach(11.8)]).toEqual([6.5, 13, 3])
+  })
   it('keeps its scale still under a finger', async () => {
     const c = column()
     c.held.value = true
