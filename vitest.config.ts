@@ -8,7 +8,7 @@ const testTimeout = 120_000
 
 export default defineConfig({
   test: {
-    // Nothing else is checked beside them: every core works.
+    // Every core works: what is checked beside them mostly waits.
     maxWorkers: '100%',
     projects: [
       {
