@@ -75,16 +75,15 @@ await Promise.all([
   check('types', [['vue-tsc', '-b', '--noEmit']]),
   check('types', engineAndTools).then(() => check('lint', layout)),
 ])
-
+// It starts on its own: the services' tests mostly wait, for a server killed or a database gone.
+const unit = vitest('unit')
 const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))
-if (!needsServer) await vitest('unit')
-else {
+if (needsServer) {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })
   const urls = Object.fromEntries([...started.stdout.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1], m[2]]))
   if (started.status !== 0 || !urls.NUXT_DATABASE_URL) {
     console.error("The tests' database did not start.")
     failed++
-    await vitest('unit')
   } else {
     const env = { ...urls, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
     try {
@@ -93,8 +92,9 @@ else {
         run('test data', bin('tsx'), ['tools/db/demoData.ts'], env)
       )
         failed++
-      // These mostly wait, for a server killed or a database gone; the unit tests need every core meanwhile.
-      await Promise.all([vitest('unit'), vitest('service', env).then(() => vitest('api', env))])
+      await vitest('service', env)
+      await vitest('api', env)
+      await unit
       if (!only.length || only.includes('browser')) {
         const port = await freePort()
         const server = spawn('node', ['.output/server/index.mjs'], {
@@ -131,5 +131,6 @@ else {
   }
 }
 
+await unit
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

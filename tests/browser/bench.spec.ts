@@ -1,6 +1,6 @@
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, cleanInEveryTheme, largeTargets, nothingClipped, visit } from './screen'
+import { SIZES, cleanInEveryTheme, inGoodOrder, largeTargets, visit } from './screen'
 
 const CREEK = '?lat=33.95&lon=-83.41&zone=America/New_York&lure=shallow-crankbait&vis=0.9&tint=tea&temp=17&depth=0.9'
 
@@ -82,9 +82,7 @@ for (const [size, viewport] of Object.entries(SIZES))
   test(`the bench is clean in every theme on a ${size}`, async ({ page }) => {
     await page.setViewportSize(viewport)
     await openBench(page)
-    await cleanInEveryTheme(page)
-    await nothingClipped(page)
-    await largeTargets(page)
+    await inGoodOrder(page)
     if (size === 'desk') return
     for (const part of ['Jars', 'Drills']) {
       await page.getByRole('navigation', { name: 'Parts of the bench' }).getByRole('button', { name: part }).click()

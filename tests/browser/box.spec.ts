@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, clean, cleanInEveryTheme, largeTargets, nothingClipped, visit, watchPosts } from './screen'
+import { SIZES, clean, inGoodOrder, visit, watchPosts } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
 const FINISHES = [
@@ -179,9 +179,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     await openBox(page)
     await full(page)
     await kitDone(page)
-    await cleanInEveryTheme(page)
-    await nothingClipped(page)
-    await largeTargets(page)
+    await inGoodOrder(page)
   })
 
 test('a lure in colours of one’s own is ranked in Water and planned in Day, and not kept as the catalogue’s', async ({

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, clean, cleanInEveryTheme, largeTargets, nothingClipped, slider, valueOf, visit } from './screen'
+import { SIZES, clean, inGoodOrder, slider, valueOf, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&vis=1.8&tint=green&temp=14.5&at=2026-04-11T14:40&bottom=3.75'
 /** Open the day and wait for its plan. */
@@ -80,9 +80,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     await page.setViewportSize(viewport)
     await openDay(page)
     await settled(page)
-    await cleanInEveryTheme(page)
-    await nothingClipped(page)
-    await largeTargets(page)
+    await inGoodOrder(page)
   })
 
 test('the light follows the cloud at once, and the lanes within a second of the hand at rest', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, clean, cleanInEveryTheme, largeTargets, nothingClipped, visit } from './screen'
+import { SIZES, clean, cleanInEveryTheme, inGoodOrder, largeTargets, nothingClipped, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5'
 async function openLog(page: Page): Promise<void> {
@@ -168,9 +168,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     await page.getByRole('button', { name: 'On the water' }).click()
     await target(page, 'Landed').click()
     await expect(page.getByRole('button', { name: 'Let go' })).toBeVisible()
-    await cleanInEveryTheme(page)
-    await nothingClipped(page)
-    await largeTargets(page)
+    await inGoodOrder(page)
     await part(page, 'Season').click()
     await cleanInEveryTheme(page)
     await nothingClipped(page)

@@ -2,7 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import { type Page, expect, test } from '@playwright/test'
 import { HANDS, handOf } from './hands'
-import { SIZES, cleanInEveryTheme, largeTargets, nothingClipped, open } from './screen'
+import { SIZES, inGoodOrder, open } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
 
@@ -174,7 +174,5 @@ for (const [size, viewport] of Object.entries(SIZES))
     await page.getByRole('button', { name: 'Waters and spots of my own' }).click()
     await page.getByRole('button', { name: 'New water' }).click()
     await page.getByRole('button', { name: 'New spot' }).click()
-    await cleanInEveryTheme(page, '[role=dialog]')
-    await nothingClipped(page)
-    await largeTargets(page)
+    await inGoodOrder(page, '[role=dialog]')
   })
