@@ -12,7 +12,7 @@ interface Picture {
 /** Pictures by what they show: as many as a large box has, some 10 kB each. */
 const drawn = new LRUCache<string, Picture>({ max: 1200 })
 /** Breadth of a bitmap, CSS px: the largest that a list shows one. */
-const BITMAP_PX = 160
+const BITMAP_PX = 180
 /** Drawings that the browser keeps ready, as many as a lure has: to it each is a document of its own. */
 const ready = new LRUCache<string, HTMLImageElement>({ max: 140 })
 
