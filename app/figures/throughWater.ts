@@ -33,8 +33,9 @@ const inkOn = (water: string | undefined, red: boolean) => (red ? 'var(--ink)' :
  */
 export const vThroughWater: Directive<HTMLElement, { seen: SeenOut | undefined; red: boolean }> = (
   el,
-  { value: { seen, red } },
+  { value: { seen, red }, oldValue },
 ) => {
+  if (oldValue && oldValue.seen === seen && oldValue.red === red) return
   const water = seen?.water
   const wears = { shape: seen?.shape ? 'seen' : 'gone', fine: (seen?.fine ?? 0).toFixed(1), ink: inkOn(water, red) }
   // What the whole figure inherits is written only where it changed: each would have all of it styled anew.

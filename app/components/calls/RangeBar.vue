@@ -15,12 +15,14 @@ const NO_COLOUR_M = 0.05
 const NUMBER_SHARE = 0.24
 const share = (m: number) => Math.min(1, m / props.maxM)
 const percent = (m: number) => `${(100 * share(m)).toFixed(2)}%`
-const lengths = computed(() =>
-  [
-    `--colour:${percent(props.colourM)}`,
-    `--sight:${percent(props.sightM)}`,
-    `--fish:${props.fishM <= props.maxM ? percent(props.fishM) : '-99px'}`,
-  ].join(';'),
+const colour = computed(() => percent(props.colourM))
+const sight = computed(() => percent(props.sightM))
+const fish = computed(() => (props.fishM <= props.maxM ? percent(props.fishM) : '-99px'))
+/** Places and sizes of the marks in the order of their images: fish, end of the shape, colour, shape, scale. */
+const marks = computed(
+  () =>
+    `background-position:${fish.value} 0,${sight.value} 2px,0 4px,0 6px,0 7px;` +
+    `background-size:1px 14px,2px 10px,${colour.value} 6px,${sight.value} 2px,100% 1px`,
 )
 const colourWords = computed(() => {
   if (share(props.sightM) - share(props.colourM) < NUMBER_SHARE) return ''
@@ -30,10 +32,10 @@ const sightWords = computed(() => (props.sightM < FELT_M ? 'felt' : lengthText(p
 </script>
 
 <template>
-  <span class="ranges" :class="numerals ? 'with-numbers' : 'scaled'" :style="lengths" aria-hidden="true">
+  <span class="ranges" :class="numerals ? 'with-numbers' : 'scaled'" :style="marks" aria-hidden="true">
     <template v-if="numerals">
-      <span class="number at-colour">{{ colourWords }}</span>
-      <span class="number at-sight">{{ sightWords }}</span>
+      <span class="number" :style="`left:${colour}`">{{ colourWords }}</span>
+      <span class="number at-sight" :style="`left:${sight}`">{{ sightWords }}</span>
     </template>
   </span>
 </template>
@@ -41,21 +43,17 @@ const sightWords = computed(() => (props.sightM < FELT_M ? 'felt' : lengthText(p
 <style scoped>
 .ranges {
   --line: linear-gradient(var(--ink), var(--ink));
-  --marks:
-    repeating-linear-gradient(var(--ink) 0 3px, transparent 3px 5px) var(--fish) 0 / 1px 14px no-repeat,
-    var(--line) var(--sight) 2px / 2px 10px no-repeat, var(--line) 0 4px / var(--colour) 6px no-repeat,
-    var(--line) 0 6px / var(--sight) 2px no-repeat;
+  --marks: repeating-linear-gradient(var(--ink) 0 3px, transparent 3px 5px), var(--line), var(--line), var(--line);
   position: relative;
   display: block;
   height: 14px;
+  background-repeat: no-repeat;
 }
 .scaled {
-  background:
-    var(--marks),
-    linear-gradient(var(--hair), var(--hair)) 0 7px / 100% 1px no-repeat;
+  background-image: var(--marks), linear-gradient(var(--hair), var(--hair));
 }
 .with-numbers {
-  background: var(--marks);
+  background-image: var(--marks);
   margin-right: 58px;
 }
 .number {
@@ -66,14 +64,11 @@ const sightWords = computed(() => (props.sightM < FELT_M ? 'felt' : lengthText(p
   font: 600 13px/20px var(--font-figure);
   white-space: nowrap;
 }
-.at-colour {
-  left: var(--colour);
-}
 .number:empty {
   padding: 0;
 }
 .at-sight {
-  left: calc(var(--sight) + 3px);
+  margin-left: 3px;
   background: none;
   font-size: 15px;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { provideColumn } from './useColumn'
 import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
@@ -18,6 +18,7 @@ import LureHandle from './LureHandle.vue'
 import SeasonStrip from './SeasonStrip.vue'
 import SkyBand from './SkyBand.vue'
 import TintJars from './TintJars.vue'
+import WaterBody from './WaterBody.vue'
 import WaterSurface from './WaterSurface.vue'
 
 /** The form that is a picture: sky, surface, water and floor, every reading set where it really is. */
@@ -32,30 +33,13 @@ const { screen } = useAnswers()
 const box = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(box)
 const c = provideColumn(width, height, reachM, held, screen)
-
-const stops = computed(() => c.stops.map(f => ({ offset: f, colour: c.colourAt(f * c.reachM.value) })))
 </script>
 
 <template>
   <section class="region flex min-h-0 flex-col" aria-label="The water">
     <div ref="box" class="relative min-h-0 flex-1 overflow-hidden bg-sky">
-      <svg v-if="width" :width="width" :height="height" class="absolute inset-0" aria-hidden="true">
-        <defs>
-          <linearGradient id="water" x1="0" y1="0" x2="0" y2="1">
-            <stop v-for="s in stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
-          </linearGradient>
-        </defs>
-        <rect x="0" :y="c.skyH.value" :width="width" :height="c.waterH.value + c.bedH.value" fill="url(#water)" />
-        <path
-          v-for="i in 4"
-          :key="i"
-          :d="`M${width * (0.1 + 0.22 * i)} ${c.skyH.value}l${-60 - 14 * i} ${c.waterH.value}
-            h${34 + 10 * i}l${54 + 6 * i} ${-c.waterH.value}Z`"
-          fill="#fff"
-          :fill-opacity="c.beams.value"
-        />
-      </svg>
       <template v-if="width">
+        <WaterBody />
         <SkyBand />
         <CloudBank />
         <WaterSurface />

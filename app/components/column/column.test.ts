@@ -168,15 +168,30 @@ describe("the picture's geometry", () => {
   })
 })
 
+describe("the picture's parts", () => {
+  it('are drawn anew only where they change', async () => {
+    const c = column()
+    c.store.set({ depthM: 1.4, visibilityM: 2.4, fishM: 1 }, 0)
+    await nextTick()
+    const before = { fish: c.fish.value, disc: c.disc.value }
+    c.store.set({ visibilityM: 2.5 }, 0)
+    expect(c.fish.value).toBe(before.fish)
+    expect(c.disc.value).not.toBe(before.disc)
+    c.store.set({ depthM: 1.3 }, 2000)
+    expect(c.fish.value).not.toBe(before.fish)
+  })
+})
+
 describe("the picture's colours", () => {
   it('are those worked out for the nearest depth, with ink that reads on them', () => {
     const c = column()
     const step = (depthM: number, colour: string) => ({ depthM, colour, luminance: 0, cones: [] })
     c.screen.value = { column: [step(0, '#c9d88a'), step(2, '#203008')] } as unknown as ScreenModel
-    expect([c.colourAt(0.9), c.colourAt(1.1), c.colourAt(9)]).toEqual(['#c9d88a', '#203008', '#203008'])
+    // The reach is 2 m: the middle between the two is at half of it.
+    expect(c.colours.value).toEqual(COLUMN_STOPS.map(f => (f < 0.5 ? '#c9d88a' : '#203008')))
     expect(c.ink.value).toBe('#fff')
     useSettingsStore().theme = 'night'
-    expect([c.colourAt(0), c.ink.value]).toEqual([expect.stringMatching(/^#[0-7].(0|1)/), 'var(--ink)'])
+    expect([c.colours.value[0], c.ink.value]).toEqual([expect.stringMatching(/^#[0-7].(0|1)/), 'var(--ink)'])
   })
   it('are under words what they are in the gradient, and leave beams the room that words allow', () => {
     const c = column()
@@ -217,9 +232,9 @@ describe("the picture's colours", () => {
   })
   it('stand in until the first are worked out', () => {
     const c = column()
-    expect(c.colourAt(1)).toBe('#5f6d5f')
+    expect(c.colours.value[3]).toBe('#5f6d5f')
     useSettingsStore().theme = 'dusk'
-    expect(c.colourAt(1)).toBe('#20261f')
+    expect(c.colours.value[3]).toBe('#20261f')
     expect(COLUMN_STOPS[0]).toBeLessThan(0.01)
     expect(COLUMN_STOPS.at(-1)).toBe(1)
   })

@@ -33,8 +33,8 @@ export interface Column {
   cloudPx: ComputedRef<number>
   cloudX: ComputedRef<number>
   yOf: (depthM: number) => number
-  /** Colour of the water at a depth. */
-  colourAt: (depthM: number) => string
+  /** Colours of the water at the stops, as drawn. */
+  colours: ComputedRef<string[]>
   /** The ink that reads on water: it is never drawn so bright that white would not. */
   ink: ComputedRef<string>
   /** Plain water to stand words on, at a height of the picture, px: the same water without lines across it. */
@@ -44,8 +44,6 @@ export interface Column {
   /** A handle is held: the scale keeps still under the finger. */
   held: Ref<boolean>
   screen: Readonly<Ref<ScreenModel | null>>
-  /** Fractions of the reach at which colours are asked for. */
-  stops: readonly number[]
 }
 
 /** Breadth of the disc's words, and breadth and height of jars and food together, px. */
@@ -61,6 +59,14 @@ const FAR_BELOW = 4
 const SIDE_DEG: Record<Side, number> = { level: 0, below: 52, above: -40 }
 
 const KEY: InjectionKey<Column> = Symbol('column')
+
+/** Numbers worked out together; the same object as long as they are the same, so that nothing is drawn anew for it. */
+const steady = <T extends Record<string, number>>(made: () => T) =>
+  computed<T>(old => {
+    const now = made()
+    return old && Object.keys(now).every(k => now[k] === old[k]) ? old : now
+  })
+/** Fractions of the reach at which colours are asked for. */
 export const COLUMN_STOPS = [0.004, 0.03, 0.07, 0.13, 0.2, 0.28, 0.37, 0.47, 0.58, 0.7, 0.84, 1] as const
 
 export function provideColumn(
@@ -87,14 +93,14 @@ export function provideColumn(
   /** Height of a thing that may hang below the picture: at its foot then. */
   const yWithin = (m: number) => yOf(Math.min(m, reachM.value * 0.97))
   const lureY = computed(() => yWithin(store.depthM))
-  const disc = computed(() => {
+  const disc = steady(() => {
     const y = yWithin(store.reading.visibilityM)
     const x = Math.round(width.value * 0.27)
     const clear = (px: number) => (Math.abs(y - lureY.value) >= px ? y : lureY.value + (y <= lureY.value ? -px : px))
     return { x, y, flagY: clear(29), wordsX: x + 36, wordsY: clear(50) }
   })
 
-  const fish = computed(() => {
+  const fish = steady(() => {
     const { fishM, side } = store.reading
     const rad = (SIDE_DEG[side] * Math.PI) / 180
     const px = Math.max(30, fishM * pxPerM.value)
@@ -155,6 +161,7 @@ export function provideColumn(
     const nearest = steps.reduce((a, b) => (Math.abs(b.depthM - depthM) < Math.abs(a.depthM - depthM) ? b : a))
     return settings.theme === 'night' ? redTone(nearest.colour, NIGHT_WATER) : nearest.colour
   }
+  const colours = computed(() => COLUMN_STOPS.map(f => colourAt(f * reachM.value)))
   /** The picture's gradient at a height of it, between the colours above and below. */
   const shadeAt = (y: number) => {
     const f = Math.max(0, Math.min(1, (y - skyH.value) / waterH.value))
@@ -163,8 +170,7 @@ export function provideColumn(
       COLUMN_STOPS.findIndex(s => s >= f),
     )
     const [from, to] = [COLUMN_STOPS[below - 1]!, COLUMN_STOPS[below]!]
-    const [a, b] = [from, to].map(s => colourAt(s * reachM.value))
-    return mixed(mixed(a!, b!, Math.max(0, (f - from) / (to - from))), '#ffffff', beams.value / 2)
+    return mixed(veiled.value[below - 1]!, veiled.value[below]!, Math.max(0, (f - from) / (to - from)))
   }
   /** Sunbeams only where there is direct sun: drawn faint, and never so strong that words are lost on them. */
   const beams = computed(() => {
@@ -172,6 +178,8 @@ export function provideColumn(
     const sun = Math.max(0, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))
     return Math.min(MOST_BEAM, beamFor(brightest), sun)
   })
+  /** The colours with as much of the beams over them as there is on average. */
+  const veiled = computed(() => colours.value.map(c => mixed(c, '#ffffff', beams.value / 2)))
   const column: Column = {
     width,
     height,
@@ -190,9 +198,8 @@ export function provideColumn(
     cloudX,
     held,
     screen,
-    stops: COLUMN_STOPS,
     yOf,
-    colourAt,
+    colours,
     ink: computed(() => (settings.theme === 'night' ? 'var(--ink)' : '#fff')),
     patch: (top, height) => `linear-gradient(${shadeAt(top)},${shadeAt(top + height)})`,
     beams,
