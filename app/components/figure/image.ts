@@ -4,10 +4,11 @@ import LureFigure from './LureFigure.vue'
 
 type Drawing = InstanceType<typeof LureFigure>['$props']
 
-/** A picture as a data URL: of its drawing, until it is settled as a bitmap. */
+/** A picture as a data URL: of its drawing, until it is settled as a bitmap, which is then held decoded. */
 interface Picture {
   url: string
   settled: boolean
+  bitmap?: HTMLImageElement
 }
 /** Pictures by what they show: as many as a large box has, some 10 kB each. */
 const drawn = new LRUCache<string, Picture>({ max: 1200 })
@@ -29,16 +30,21 @@ function draw(drawing: Drawing, ink: string): string {
   return `data:image/svg+xml,${encodeURIComponent(text)}`
 }
 
-/** A picture as a bitmap, sharp on this screen. */
-async function bitmapOf(url: string): Promise<string> {
+async function decoded(url: string): Promise<HTMLImageElement> {
   const image = new Image()
   image.src = url
   await image.decode()
+  return image
+}
+
+/** A picture as a bitmap, sharp on this screen. */
+async function bitmapOf(url: string): Promise<HTMLImageElement> {
+  const image = await decoded(url)
   const canvas = document.createElement('canvas')
-  canvas.width = BITMAP_PX * Math.max(2, Math.ceil(devicePixelRatio))
+  canvas.width = BITMAP_PX * Math.ceil(devicePixelRatio)
   canvas.height = Math.round((canvas.width * image.naturalHeight) / image.naturalWidth)
   canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
-  return canvas.toDataURL()
+  return decoded(canvas.toDataURL())
 }
 
 /**
@@ -51,7 +57,8 @@ export async function settle(key: string): Promise<void> {
   picture.settled = true
   const bitmap = await bitmapOf(picture.url).catch(() => null)
   if (!bitmap) return
-  picture.url = bitmap
+  picture.bitmap = bitmap
+  picture.url = bitmap.src
   ready.delete(key)
 }
 
