@@ -113,7 +113,7 @@ onMounted(() => {
     <div
       v-show="on('Bar') || on('Jars')"
       class="min-h-0 min-w-0"
-      :class="phone ? '' : 'col-1 row-2 overflow-y-auto border-r-2 border-ink'"
+      :class="phone ? '' : 'scrolls col-1 row-2 border-r-2 border-ink'"
       :inert="sheet !== null"
     >
       <template v-if="on('Bar')">
@@ -183,7 +183,7 @@ onMounted(() => {
     </div>
     <div
       v-if="!phone || tab !== 'Jars'"
-      class="min-h-0 overflow-y-auto"
+      class="scrolls min-h-0"
       :class="phone ? '' : 'col-2 row-2'"
       tabindex="0"
       role="region"

@@ -280,7 +280,7 @@ onMounted(() => {
       />
     </div>
     <div
-      class="min-h-0 overflow-y-auto"
+      class="scrolls min-h-0"
       :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
       tabindex="0"
       role="region"

@@ -164,7 +164,7 @@ onMounted(() => void waters.load())
     <div
       ref="region"
       class="min-h-0 min-w-0"
-      :class="phone ? '' : 'col-1 row-2 overflow-y-auto border-r-2 border-ink'"
+      :class="phone ? '' : 'scrolls col-1 row-2 border-r-2 border-ink'"
       :inert="sheet !== null"
     >
       <p v-if="failed" role="alert" class="border-b border-ink p-2">
@@ -237,7 +237,7 @@ onMounted(() => void waters.load())
       <DayBar :cursor-min="cursorMin" @setup="sheet = 'setup'" @plans="sheet = 'plans'" @hour="carryHour" />
     </TopBar>
     <div
-      class="min-h-0 overflow-y-auto"
+      class="scrolls min-h-0"
       :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
       tabindex="0"
       role="region"

@@ -185,7 +185,7 @@ const TITLES: Record<SheetName, string> = {
       <div
         v-if="!phone"
         :class="[
-          'region min-h-0 overflow-y-auto max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink',
+          'region scrolls min-h-0 max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink',
           'xl:col-3 xl:row-2 xl:border-ink',
         ]"
         tabindex="0"

@@ -56,7 +56,7 @@ onMounted(async () => {
       </button>
     </nav>
     <div
-      :class="phone ? 'min-h-dvh' : 'min-h-0 overflow-y-auto'"
+      :class="phone ? 'min-h-dvh' : 'scrolls min-h-0'"
       tabindex="0"
       role="region"
       aria-label="The log"

@@ -97,7 +97,7 @@ provideTurns(running)
 
 <template>
   <div ref="root" class="min-h-0 flex-1">
-    <div v-bind="containerProps" class="h-full" tabindex="0" role="region" aria-label="The tray">
+    <div v-bind="containerProps" class="scrolls h-full" tabindex="0" role="region" aria-label="The tray">
       <div v-bind="wrapperProps">
         <div
           v-for="row in list"

@@ -154,7 +154,7 @@ defineExpose({ step })
         <span class="h-4 w-40 bg-sunk" />
       </div>
     </div>
-    <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'min-h-0 flex-1'" tabindex="-1">
+    <div v-else v-bind="phone ? {} : containerProps" :class="phone ? '' : 'scrolls min-h-0 flex-1'" tabindex="-1">
       <div v-bind="phone ? {} : wrapperProps">
         <CallRow
           v-for="i in indices"

@@ -35,6 +35,6 @@ onUnmounted(() => {
         Close
       </button>
     </div>
-    <div class="min-h-0 flex-1 overflow-y-auto p-4" tabindex="0" role="region" :aria-label="title"><slot /></div>
+    <div class="scrolls min-h-0 flex-1 p-4" tabindex="0" role="region" :aria-label="title"><slot /></div>
   </section>
 </template>
