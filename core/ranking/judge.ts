@@ -2,7 +2,7 @@ import type { OpticsVerdict } from '#core/ranking/answer'
 import { beyondSchools } from '#core/ranking/beyondSchools'
 import { opticsGain, standingOf, verdictOf } from '#core/ranking/opticsCheck'
 import { type Weights, balancedWeights } from '#core/ranking/weights'
-import { type Custom, fits, holds } from '#core/rules/custom'
+import { type Custom, fitting, holds } from '#core/rules/custom'
 import { customsOf } from '#core/rules/customs/all'
 import { SCHOOL } from '#core/schools/all'
 import type { Moment, Point } from '#core/schools/school'
@@ -31,24 +31,28 @@ export interface Judge {
   verdict: (c: Custom) => OpticsVerdict
 }
 
+/** A custom that holds in a moment: how far, how far the optics bear it out, and how far a finish is what it wants. */
+interface Held {
+  custom: Custom
+  k: number
+  gain: number
+  fits: (m: Measured) => number
+}
+
 /** How strongly a custom's strength counts beside a school's own points. */
 const CUSTOM_WEIGHT = 0.62
 /** Balanced sums seven opinions that partly cancel; this gives the sum the reach of a single school's. */
 const BALANCED_GAIN = 1.7
 /** Slope of the score at neutral. */
 const STEEPNESS = 0.95
-function stancesOf(
-  m: Measured,
-  moment: Moment,
-  held: readonly { custom: Custom; k: number }[],
-): Record<SchoolId, Stance> {
+function stancesOf(m: Measured, moment: Moment, held: readonly Held[]): Record<SchoolId, Stance> {
   const out = {} as Record<SchoolId, Stance>
   for (const id of SCHOOL_IDS) {
     const points = SCHOOL[id].judge(m, moment)
     out[id] = { points, customs: [], value: points.reduce((s, p) => s + p.effect, 0) }
   }
-  for (const { custom, k } of held) {
-    const fit = fits(custom.favours, m)
+  for (const { custom, k, fits } of held) {
+    const fit = fits(m)
     if (fit === 0) continue
     const effect = CUSTOM_WEIGHT * custom.strength * k * fit
     out[custom.school].customs.push({ custom, effect })
@@ -140,12 +144,12 @@ const distanceOf = (total: number) => 0.5 * Math.tanh(STEEPNESS * total)
 /** Prepare to judge finishes in a moment, by one school or all in balance. */
 export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
   const { lure, school } = moment.conditions
-  const held: { custom: Custom; k: number; gain: number }[] = []
+  const held: Held[] = []
   for (const custom of customsOf(lure)) {
     const k = holds(custom.when, moment)
     if (k === 0) continue
     const gain = opticsGain(custom, all, moment)
-    held.push({ custom, k: k * standingOf(gain), gain })
+    held.push({ custom, k: k * standingOf(gain), gain, fits: fitting(custom.favours) })
   }
   const weights = balancedWeights(moment)
   const shares = sharesOf(weights, school)

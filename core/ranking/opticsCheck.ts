@@ -1,6 +1,6 @@
 import type { OpticsVerdict } from '#core/ranking/answer'
 import { ramp } from '#core/request/grades'
-import { type Custom, fits } from '#core/rules/custom'
+import { type Custom, fitting } from '#core/rules/custom'
 import { MEASURES, type Moment } from '#core/schools/school'
 import type { Measured } from '#core/sight/measure'
 
@@ -19,8 +19,9 @@ export function opticsGain(custom: Custom, all: readonly Measured[], moment: Mom
   const value = MEASURES[measure]
   const favoured = { sum: 0, count: 0 }
   const rest = { sum: 0, count: 0 }
+  const fits = fitting(custom.favours)
   for (const m of all) {
-    const fit = fits(custom.favours, m)
+    const fit = fits(m)
     const group = fit >= PLAINLY_FAVOURED ? favoured : fit === 0 ? rest : null
     if (!group) continue
     group.sum += value(m)

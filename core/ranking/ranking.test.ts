@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { Request } from '#core/request/request'
 import { SCHOOL_IDS } from '#core/words/schools'
 import { CUSTOMS } from '#core/rules/customs/all'
-import { fits } from '#core/rules/custom'
+import { fitting } from '#core/rules/custom'
 import { finishById, finishesOf } from '#core/lure/finish'
 import { LURE_IDS } from '#core/lure/types'
 import { rank, recommend } from '#core/ranking/recommend'
@@ -24,7 +24,7 @@ describe('customs', () => {
     const everything = LURE_IDS.flatMap(lure => rank({ ...CRANK, lure }).ranked)
     const idle = CUSTOMS.filter(c => {
       const reach = everything.filter(m => !c.when.lures || c.when.lures.includes(m.finish.lure))
-      return !reach.some(m => fits(c.favours, m) > 0)
+      return !reach.some(m => fitting(c.favours)(m) > 0)
     })
     expect(idle.map(c => c.id)).toEqual([])
   })

@@ -3,7 +3,7 @@ import type { Finish } from '#core/lure/finish'
 import type { Conditions } from '#core/request/resolve'
 import type { Moment } from '#core/schools/school'
 import type { Measured } from '#core/sight/measure'
-import { type Favours, type When, fits, holds } from './custom'
+import { type Favours, type When, fitting, holds } from './custom'
 
 const moment = (conditions: Partial<Conditions> = {}, grades: Partial<Moment['grades']> = {}): Moment =>
   ({
@@ -130,5 +130,5 @@ describe('what a custom speaks for', () => {
     ['a part in a family', { parts: { back: ['grey'] } }, plain, 1],
     ['a part in another', { parts: { back: ['blue'] } }, plain, 0],
     ['a part it has not', { parts: { tail: ['white'] } }, plain, 0],
-  ])('%s', (_, favours, m, fit) => expect(fits(favours, m)).toBe(fit))
+  ])('%s', (_, favours, m, fit) => expect(fitting(favours)(m)).toBe(fit))
 })

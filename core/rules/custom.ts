@@ -101,60 +101,90 @@ function within(x: number, [lo, hi]: Range): number {
   return 1
 }
 
-const oneOf = <T>(list: readonly T[] | undefined, v: T) => !list || list.includes(v)
+const among =
+  <T>(list: readonly T[], of: (m: Moment) => T | null) =>
+  (m: Moment) =>
+    Number((list as readonly (T | null)[]).includes(of(m)))
+const same =
+  <T>(wanted: T, of: (m: Moment) => T) =>
+  (m: Moment) =>
+    Number(wanted === of(m))
+const ranged = (range: Range, of: (m: Moment) => number) => (m: Moment) => within(of(m), range)
 
-/** Whether a custom is said of a lure at all. */
-export function saidOf(w: When, lure: LureId): boolean {
-  const { group, surface, bottom } = lureType(lure)
-  return (
-    oneOf(w.lures, lure) &&
-    oneOf(w.groups, group) &&
-    (w.surface === undefined || w.surface === surface) &&
-    (w.bottom === undefined || w.bottom === bottom)
-  )
+/** How far one condition is met in a moment, 0-1. */
+type Check = (m: Moment) => number
+
+/** What each condition asks of a moment, those that are met or not before those that fade. */
+const CHECKS: { [K in keyof When]-?: (want: NonNullable<When[K]>) => Check } = {
+  lures: want => among(want, m => m.conditions.lure),
+  groups: want => among(want, m => lureType(m.conditions.lure).group),
+  surface: want => same(want, m => lureType(m.conditions.lure).surface),
+  bottom: want => same(want, m => lureType(m.conditions.lure).bottom),
+  species: want => among(want, m => m.conditions.species),
+  tints: want => among(want, m => m.conditions.tint),
+  skies: want => among(want, m => m.conditions.sky),
+  canopies: want => among(want, m => m.conditions.canopy),
+  salinities: want => among(want, m => m.conditions.salinity),
+  pressures: want => among(want, m => m.conditions.pressure),
+  tides: want => among(want, m => m.conditions.tide),
+  lamps: want => same(want, m => m.conditions.lamps),
+  refused: want => same(want, m => m.conditions.bitesRefused),
+  fishedThrough: want => same(want, m => m.conditions.fishedThrough.length > 0),
+  backgrounds: want => {
+    const [id, kind] = [among(want, m => m.conditions.background), among(want, m => kindBehind(m))]
+    return m => Math.max(id(m), kind(m))
+  },
+  phases: want => m => {
+    let share = 0
+    for (const phase of want) share += m.conditions.phases[phase] ?? 0
+    return share
+  },
+  visibilityM: want => m => inside(m.conditions.visibilityM, want),
+  temperatureC:
+    want =>
+    ({ conditions: { temperatureC } }) =>
+      temperatureC === null ? 0 : within(temperatureC, want),
+  depthM: want => ranged(want, m => m.conditions.depthM),
+  sunDeg: want => ranged(want, m => m.conditions.sunElevationDeg),
+  sunny: want => ranged(want, m => m.grades.sunny),
+  dim: want => ranged(want, m => m.grades.dim),
+  night: want => ranged(want, m => m.grades.night),
+  windy: want => ranged(want, m => m.grades.windy),
+  notPrey: want => m => {
+    let k = 1
+    for (const kind in want) k *= Math.min(1, Math.max(0, 2 - shareIn(m, kind as Forage) / want[kind as Forage]!))
+    return k
+  },
+  prey: want => m => {
+    let most = 0
+    for (const kind in want) {
+      const share = shareIn(m, kind as Forage)
+      if (share >= want[kind as Forage]!) most = Math.max(most, 0.4 + 0.6 * share)
+    }
+    return most
+  },
+}
+const kindBehind = (m: Moment) => BACKGROUNDS[m.conditions.background].kind
+const shareIn = (m: Moment, kind: Forage) => shareOf(m.conditions.prey.shares, kind)
+
+const checksFor = new WeakMap<When, readonly Check[]>()
+/** The checks of a custom's conditions, and of no others; made once. */
+function checksOf(w: When): readonly Check[] {
+  let checks = checksFor.get(w)
+  if (!checks) {
+    const asked = (Object.keys(CHECKS) as (keyof When)[]).filter(key => w[key] !== undefined)
+    checks = asked.map(key => (CHECKS[key] as (want: unknown) => Check)(w[key]))
+    checksFor.set(w, checks)
+  }
+  return checks
 }
 
 /** How far a custom's conditions are met, 0-1. */
-export function holds(w: When, { conditions: c, grades: f }: Moment): number {
-  if (
-    !saidOf(w, c.lure) ||
-    !oneOf(w.species, c.species) ||
-    !oneOf(w.tints, c.tint) ||
-    !oneOf(w.skies, c.sky) ||
-    !oneOf(w.canopies, c.canopy) ||
-    !oneOf(w.salinities, c.salinity) ||
-    !oneOf(w.pressures, c.pressure)
-  )
-    return 0
-  if (w.tides && (c.tide === null || !w.tides.includes(c.tide))) return 0
-  if (w.lamps !== undefined && w.lamps !== c.lamps) return 0
-  if (w.refused !== undefined && w.refused !== c.bitesRefused) return 0
-  if (w.fishedThrough !== undefined && w.fishedThrough !== c.fishedThrough.length > 0) return 0
-  if (w.backgrounds && !w.backgrounds.includes(c.background) && !w.backgrounds.includes(BACKGROUNDS[c.background].kind))
-    return 0
-  if (w.temperatureC && c.temperatureC === null) return 0
+export function holds(w: When, moment: Moment): number {
   let k = 1
-  if (w.phases) {
-    let share = 0
-    for (const phase of w.phases) share += c.phases[phase] ?? 0
-    k *= share
-  }
-  if (w.visibilityM) k *= inside(c.visibilityM, w.visibilityM)
-  if (k === 0) return 0
-  if (w.temperatureC) k *= within(c.temperatureC!, w.temperatureC)
-  if (w.depthM) k *= within(c.depthM, w.depthM)
-  if (w.sunDeg) k *= within(c.sunElevationDeg, w.sunDeg)
-  for (const g of ['sunny', 'dim', 'night', 'windy'] as const) if (w[g]) k *= within(f[g], w[g])
-  for (const [kind, most] of Object.entries(w.notPrey ?? {}) as [Forage, number][]) {
-    k *= Math.min(1, Math.max(0, 2 - shareOf(c.prey.shares, kind) / most))
-  }
-  if (w.prey) {
-    let most = 0
-    for (const [kind, least] of Object.entries(w.prey) as [Forage, number][]) {
-      const share = shareOf(c.prey.shares, kind)
-      if (share >= least) most = Math.max(most, 0.4 + 0.6 * share)
-    }
-    k *= most
+  for (const check of checksOf(w)) {
+    k *= check(moment)
+    if (k === 0) return 0
   }
   return k
 }
@@ -162,15 +192,18 @@ export function holds(w: When, { conditions: c, grades: f }: Moment): number {
 const known = new WeakMap<Favours, WeakMap<Finish, number>>()
 
 /**
- * How far a finish is what a custom speaks for, 0-1: most if the family leads, less if it only shows. Neither changes
- * with the water, so it is found once.
+ * How far finishes are what a custom speaks for, 0-1: most if the family leads, less if it only shows. Neither changes
+ * with the water, so it is found once for each.
  */
-export function fits(want: Favours, { finish }: Measured): number {
+export function fitting(want: Favours): (m: Pick<Measured, 'finish'>) => number {
   let of = known.get(want)
   if (!of) known.set(want, (of = new WeakMap()))
-  let fit = of.get(finish)
-  if (fit === undefined) of.set(finish, (fit = fitOf(want, finish)))
-  return fit
+  const fits = of
+  return ({ finish }) => {
+    let fit = fits.get(finish)
+    if (fit === undefined) fits.set(finish, (fit = fitOf(want, finish)))
+    return fit
+  }
 }
 
 function fitOf(want: Favours, { families, traits, mimics, parts }: Finish): number {

@@ -1,6 +1,6 @@
 import type { LureId } from '#core/lure/types'
-import { type Custom, saidOf } from '#core/rules/custom'
-import { MisfitError, misfitsOf } from '#core/rules/fitness'
+import type { Custom } from '#core/rules/custom'
+import { MisfitError, luresOf, misfitsOf } from '#core/rules/fitness'
 import { COAST_CUSTOMS } from '#core/rules/customs/coast'
 import { GROUND_CUSTOMS } from '#core/rules/customs/ground'
 import { HARD_BAIT_CUSTOMS } from '#core/rules/customs/hardBaits'
@@ -33,6 +33,6 @@ const byLure = new Map<LureId, readonly Custom[]>()
 /** The customs that may be said of a lure, in the list's order, whatever the moment. */
 export function customsOf(lure: LureId): readonly Custom[] {
   let of = byLure.get(lure)
-  if (!of) byLure.set(lure, (of = CUSTOMS.filter(c => saidOf(c.when, lure))))
+  if (!of) byLure.set(lure, (of = CUSTOMS.filter(c => luresOf(c).includes(lure))))
   return of
 }
