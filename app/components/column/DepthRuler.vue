@@ -17,7 +17,7 @@ const ticks = computed(() => {
     const shown = Number(((i + 1) * step).toFixed(1))
     const m = length.value.read(shown)
     return { shown, y: c.yOf(m) }
-  }).filter(t => t.y < c.yOf(c.reachM.value) - 8)
+  }).filter(t => t.y < c.bedY.value - 8)
 })
 /**
  * Depths whose number a flag would half cover; as one word, so that a flag on its way redraws the ruler only when that
@@ -57,10 +57,11 @@ const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Nu
 </script>
 
 <template>
+  <!-- It ends where the water does: nothing of it stands on the bed. -->
   <svg
     :width="c.width.value"
-    :height="c.height.value"
-    class="pointer-events-none absolute top-0 left-0"
+    :height="c.bedY.value"
+    class="pointer-events-none absolute top-0 left-0 overflow-hidden"
     aria-hidden="true"
   >
     <rect x="0" :y="c.skyH.value + 6" :width="strip" :height="c.waterH.value - 6" fill="#000" fill-opacity=".16" />

@@ -133,7 +133,7 @@ describe("the picture's geometry", () => {
     expect(c.reachM.value).toBe(3)
     expect(c.bedY.value).toBeCloseTo(160 + (2.6 * 484) / 3, 6)
     expect(c.fish.value.y).toBeLessThanOrEqual(c.bedY.value - 22)
-    expect(c.asideY.value + 122 + 44).toBeLessThanOrEqual(c.bedY.value)
+    expect(c.asideY.value + 122 + 40).toBeLessThanOrEqual(c.bedY.value)
     c.store.set({ waterM: 40 }, 10)
     await nextTick()
     expect(c.reachM.value).toBe(1.2)

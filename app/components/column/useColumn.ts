@@ -50,7 +50,7 @@ export interface Column {
 const WORDS_PX = 136
 const ASIDE = { width: 246, height: 122 } as const
 /** Words that stand on the bottom take so much of the water above it, px. */
-const BED_WORDS_PX = 44
+const BED_WORDS_PX = 40
 /** Sunbeams are never drawn stronger than this. */
 const MOST_BEAM = 0.07
 /** A bottom so many times deeper than the rest of the picture is left out of it. */
