@@ -101,38 +101,60 @@ function within(x: number, [lo, hi]: Range): number {
   return 1
 }
 
-const among =
-  <T>(list: readonly T[], of: (m: Moment) => T | null) =>
-  (m: Moment) =>
-    Number((list as readonly (T | null)[]).includes(of(m)))
-const same =
-  <T>(wanted: T, of: (m: Moment) => T) =>
-  (m: Moment) =>
-    Number(wanted === of(m))
-const ranged = (range: Range, of: (m: Moment) => number) => (m: Moment) => within(of(m), range)
+/** Whether a custom is said of a lure at all. */
+export function saidOf(w: When, lure: LureId): boolean {
+  const { group, surface, bottom } = lureType(lure)
+  return (
+    (!w.lures || w.lures.includes(lure)) &&
+    (!w.groups || w.groups.includes(group)) &&
+    (w.surface === undefined || w.surface === surface) &&
+    (w.bottom === undefined || w.bottom === bottom)
+  )
+}
 
 /** How far one condition is met in a moment, 0-1. */
 type Check = (m: Moment) => number
+type Conditions = Moment['conditions']
+
+const ofLure =
+  (w: When): Check =>
+  m =>
+    Number(saidOf(w, m.conditions.lure))
+const among =
+  <K extends keyof Conditions>(key: K) =>
+  (want: readonly Conditions[K][]): Check =>
+  m =>
+    Number(want.includes(m.conditions[key]))
+const ranged =
+  (key: 'depthM' | 'sunElevationDeg') =>
+  (want: Range): Check =>
+  m =>
+    within(m.conditions[key], want)
+const graded =
+  (key: keyof Moment['grades']) =>
+  (want: Range): Check =>
+  m =>
+    within(m.grades[key], want)
 
 /** What each condition asks of a moment, those that are met or not before those that fade. */
 const CHECKS: { [K in keyof When]-?: (want: NonNullable<When[K]>) => Check } = {
-  lures: want => among(want, m => m.conditions.lure),
-  groups: want => among(want, m => lureType(m.conditions.lure).group),
-  surface: want => same(want, m => lureType(m.conditions.lure).surface),
-  bottom: want => same(want, m => lureType(m.conditions.lure).bottom),
-  species: want => among(want, m => m.conditions.species),
-  tints: want => among(want, m => m.conditions.tint),
-  skies: want => among(want, m => m.conditions.sky),
-  canopies: want => among(want, m => m.conditions.canopy),
-  salinities: want => among(want, m => m.conditions.salinity),
-  pressures: want => among(want, m => m.conditions.pressure),
-  tides: want => among(want, m => m.conditions.tide),
-  lamps: want => same(want, m => m.conditions.lamps),
-  refused: want => same(want, m => m.conditions.bitesRefused),
-  fishedThrough: want => same(want, m => m.conditions.fishedThrough.length > 0),
-  backgrounds: want => {
-    const [id, kind] = [among(want, m => m.conditions.background), among(want, m => kindBehind(m))]
-    return m => Math.max(id(m), kind(m))
+  lures: lures => ofLure({ lures }),
+  groups: groups => ofLure({ groups }),
+  surface: surface => ofLure({ surface }),
+  bottom: bottom => ofLure({ bottom }),
+  species: among('species'),
+  tints: among('tint'),
+  skies: among('sky'),
+  canopies: among('canopy'),
+  salinities: among('salinity'),
+  pressures: among('pressure'),
+  tides: among('tide'),
+  lamps: want => m => Number(want === m.conditions.lamps),
+  refused: want => m => Number(want === m.conditions.bitesRefused),
+  fishedThrough: want => m => Number(want === m.conditions.fishedThrough.length > 0),
+  backgrounds: want => m => {
+    const { background } = m.conditions
+    return Number(want.includes(background) || want.includes(BACKGROUNDS[background].kind))
   },
   phases: want => m => {
     let share = 0
@@ -144,12 +166,12 @@ const CHECKS: { [K in keyof When]-?: (want: NonNullable<When[K]>) => Check } = {
     want =>
     ({ conditions: { temperatureC } }) =>
       temperatureC === null ? 0 : within(temperatureC, want),
-  depthM: want => ranged(want, m => m.conditions.depthM),
-  sunDeg: want => ranged(want, m => m.conditions.sunElevationDeg),
-  sunny: want => ranged(want, m => m.grades.sunny),
-  dim: want => ranged(want, m => m.grades.dim),
-  night: want => ranged(want, m => m.grades.night),
-  windy: want => ranged(want, m => m.grades.windy),
+  depthM: ranged('depthM'),
+  sunDeg: ranged('sunElevationDeg'),
+  sunny: graded('sunny'),
+  dim: graded('dim'),
+  night: graded('night'),
+  windy: graded('windy'),
   notPrey: want => m => {
     let k = 1
     for (const kind in want) k *= Math.min(1, Math.max(0, 2 - shareIn(m, kind as Forage) / want[kind as Forage]!))
@@ -164,7 +186,6 @@ const CHECKS: { [K in keyof When]-?: (want: NonNullable<When[K]>) => Check } = {
     return most
   },
 }
-const kindBehind = (m: Moment) => BACKGROUNDS[m.conditions.background].kind
 const shareIn = (m: Moment, kind: Forage) => shareOf(m.conditions.prey.shares, kind)
 
 const checksFor = new WeakMap<When, readonly Check[]>()

@@ -1,7 +1,7 @@
 import { finishesOf } from '#core/lure/finish'
 import { LURE_IDS, type LureId, type LureType, lureType } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
-import type { Custom } from '#core/rules/custom'
+import { type Custom, saidOf } from '#core/rules/custom'
 import { CUSTOM_WORDS } from '#core/words/customs'
 
 /** Words that are only true of a lure with the part or power they speak of. */
@@ -25,16 +25,7 @@ export function untrueOf(text: string, lure: LureId): string[] {
 /** Lures a custom may be said of. */
 export function luresOf({ when, favours }: Custom): LureId[] {
   const parts = Object.keys(favours.parts ?? {}) as Part[]
-  return LURE_IDS.filter(id => {
-    const t = lureType(id)
-    return (
-      (!when.lures || when.lures.includes(id)) &&
-      (!when.groups || when.groups.includes(t.group)) &&
-      (when.surface === undefined || when.surface === t.surface) &&
-      (when.bottom === undefined || when.bottom === t.bottom) &&
-      parts.every(p => p in t.parts)
-    )
-  })
+  return LURE_IDS.filter(id => saidOf(when, id) && parts.every(p => p in lureType(id).parts))
 }
 
 /** What does not fit: a custom that no lure could wear, or words of a part that the lure they are said of lacks. */
