@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM_ARGS } from './tools/chromium'
+import { CHROMIUM, CHROMIUM_ARGS } from './tools/chromium'
 
 /**
  * Debian's Chromium against the production build; the server is started by tools/test.mjs, which names it in
@@ -20,7 +20,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     baseURL: process.env.PISCATOR_URL,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: CHROMIUM,
       args: CHROMIUM_ARGS,
     },
   },

@@ -1,5 +1,5 @@
 import { type Page, chromium } from '@playwright/test'
-import { CHROMIUM_ARGS } from './chromium'
+import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 
 /** `npm run shots`: one current picture of each main view, from the running demo (PISCATOR_URL, or port 3000). */
 const BASE = process.env.PISCATOR_URL ?? 'http://127.0.0.1:3000'
@@ -201,7 +201,7 @@ const SHOTS: Shot[] = [
 ]
 const wanted = process.argv.slice(2)
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS })
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
 for (const shot of SHOTS.filter(s => !wanted.length || wanted.includes(s.name))) {
   const context = await browser.newContext({ viewport: { width: shot.size[0], height: shot.size[1] } })
   const page = await context.newPage()

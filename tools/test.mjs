@@ -19,7 +19,7 @@ function run(title, command, args, env = {}) {
 /** A step's exit status and what it wrote. */
 const quietly = ([command, ...args], env = {}) =>
   new Promise(done => {
-    const child = spawn(bin(command), args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } })
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } })
     let said = ''
     for (const out of [child.stdout, child.stderr]) out.on('data', text => (said += text))
     child.on('error', error => done({ status: 1, said: error.message }))
@@ -46,7 +46,7 @@ async function vitest(project, env) {
   const file = `test-results/${project}.json`
   rmSync(file, { force: true })
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`]
-  const { status, said } = await quietly(['vitest', 'run', '--project', project, ...reporters], env)
+  const { status, said } = await quietly([bin('vitest'), 'run', '--project', project, ...reporters], env)
   console.log(`\n== ${project}\n${said}`)
   count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
 }
@@ -63,17 +63,16 @@ mkdirSync('test-results', { recursive: true })
 // missing.
 const looksAtSources = !only.length || only.includes('types') || only.includes('lint')
 if (looksAtSources && run('prepare', bin('nuxt'), ['prepare'])) failed++
-const engineAndTools = [
-  ['tsc', '-p', 'core'],
-  ['tsc', '-p', 'tools'],
-]
+// Whatever has no components goes to the native compiler, five times as fast; only the app's own needs the other.
+const projects = ['core', 'tools', ...['server', 'shared', 'node'].map(name => `.nuxt/tsconfig.${name}.json`)]
+const withoutComponents = projects.map(project => ['node_modules/typescript-native/bin/tsc', '--noEmit', '-p', project])
 const layout = [
-  ['eslint', '.'],
-  ['prettier', '--check', '--log-level=warn', '.'],
+  [bin('eslint'), '.'],
+  [bin('prettier'), '--check', '--log-level=warn', '.'],
 ]
 await Promise.all([
-  check('types', [['vue-tsc', '-b', '--noEmit']]),
-  check('types', engineAndTools).then(() => check('lint', layout)),
+  check('types', [[bin('vue-tsc'), '--noEmit', '-p', '.nuxt/tsconfig.app.json']]),
+  check('types', withoutComponents).then(() => check('lint', layout)),
 ])
 // It starts on its own: the services' tests mostly wait, for a server killed or a database gone.
 const unit = vitest('unit')

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test'
 import { finishesOf } from '#core/lure/finish'
 import { LURE_IDS } from '#core/lure/types'
-import { CHROMIUM_ARGS } from '../chromium'
+import { CHROMIUM, CHROMIUM_ARGS } from '../chromium'
 import { startServer } from '../server'
 import { table } from './timing'
 
@@ -20,7 +20,7 @@ function boxFile(): string {
 
 /** A thousand owned lures scrolled by a fast wheel, with no slow-down: how many frames come, and how far apart. */
 export async function benchBox(): Promise<void> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const server = await startServer()
   const rows: (string | number)[][] = []
   try {

@@ -1,6 +1,6 @@
 import { type CDPSession, type Page, chromium } from '@playwright/test'
 import { startServer } from '../server'
-import { CHROMIUM_ARGS } from '../chromium'
+import { CHROMIUM, CHROMIUM_ARGS } from '../chromium'
 import { table } from './timing'
 
 interface TraceEvent {
@@ -73,7 +73,7 @@ async function dragFor(page: Page, x: number, y: number): Promise<void> {
 
 /** Drag clarity and depth for three seconds each with the processor slowed four times, and look at the frames. */
 export async function benchDrag(): Promise<void> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const server = await startServer()
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })

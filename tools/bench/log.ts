@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { TAP_OF, TRIP_OF } from '../../tests/reference/log'
 import type { SyncEvent } from '#shared/schema/sync'
 import { startServer } from '../server'
-import { CHROMIUM_ARGS } from '../chromium'
+import { CHROMIUM, CHROMIUM_ARGS } from '../chromium'
 import { table } from './timing'
 
 const TAPS = 2000
@@ -56,7 +56,7 @@ const WATCH = `(() => {
 
 /** How soon a trip of two thousand taps opens, and how soon a tap on it is answered at a quarter of the speed. */
 export async function benchLog(): Promise<void> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   const server = await startServer()
   try {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
