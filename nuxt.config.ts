@@ -70,7 +70,10 @@ export default defineNuxtConfig({
   nitro: { errorHandler: '~~/server/error', compressPublicAssets: true },
   vite: {
     plugins: [tailwindcss()],
-    worker: { format: 'es' },
+    // What a worker loads has the name it has for the page, which then has it already.
+    worker: { format: 'es', rollupOptions: { output: { assetFileNames: '_nuxt/[name].[hash][extname]' } } },
+    // Files of a few lines cost more to ask for than to read.
+    build: { rollupOptions: { output: { experimentalMinChunkSize: 20_000 } } },
     optimizeDeps: {
       include: [
         'suncalc',

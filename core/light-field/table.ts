@@ -60,7 +60,8 @@ interface Header extends Omit<LightTable, 'values'> {
 /** FNV-1a over bytes, 32 bits. */
 export function checksum(bytes: Uint8Array): number {
   let h = 0x811c9dc5
-  for (const b of bytes) h = Math.imul(h ^ b, 0x01000193)
+  // By index: an iterator over half a million bytes is felt when a page opens.
+  for (let i = 0; i < bytes.length; i++) h = Math.imul(h ^ bytes[i]!, 0x01000193)
   return h >>> 0
 }
 
@@ -125,7 +126,7 @@ export function unpackTable(bytes: Uint8Array): LightTable {
   const length = view.getUint32(4)
   const { checksum: sum, ...axes } = JSON.parse(String.fromCharCode(...bytes.subarray(8, 8 + length))) as Header
   // A copy, so that it is aligned: what was handed in may be a window on something larger.
-  const body = Uint8Array.from(bytes.subarray(8 + length))
+  const body = new Uint8Array(bytes.subarray(8 + length))
   const count = axes.shares.length * axes.omega.length * blockSize(axes)
   if (body.length !== 2 * count || checksum(body) !== sum) throw new RangeError('the light table is damaged')
   const steps = new Int16Array(body.buffer)

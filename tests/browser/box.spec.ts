@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
-import { HANDS, handOf } from './hands'
+import { PRESSING, handOf } from './hands'
 import { SIZES, clean, inGoodOrder, visit, watchPosts } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
@@ -33,7 +33,7 @@ const full = async (page: Page) => {
 const kit = (page: Page) => page.getByRole('region', { name: 'Kit and gaps' })
 const kitDone = (page: Page) => expect(kit(page).getByText(/Proven: no kit/)).toBeVisible({ timeout: 90_000 })
 
-for (const hand of HANDS) {
+for (const hand of PRESSING) {
   test.describe(`the box by ${hand}`, () => {
     test.use({ viewport: hand === 'touch' ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: hand === 'touch' })
     test('takes lures from the catalogue, gives one its own colours, retires it and takes that back', async ({

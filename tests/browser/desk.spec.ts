@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test'
-import { HANDS, handOf } from './hands'
+import { PRESSING, handOf } from './hands'
 import { SIZES, clean, firstCall, nothingClipped, open, valueOf } from './screen'
 
-for (const hand of HANDS) {
+for (const hand of PRESSING) {
   test.describe(`the reading desk by ${hand}`, () => {
     test.use({ viewport: hand === 'touch' ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: hand === 'touch' })
 

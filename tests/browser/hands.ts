@@ -14,6 +14,8 @@ export interface Hand {
 /** A finger that has lain still for so long, ms, lifts without a fling, however late its moves came through. */
 const REST_MS = 150
 export const HANDS = ['mouse', 'touch', 'keyboard'] as const
+/** Where nothing is pulled: whatever has no hand of its own in these tests is pressed by a mouse. */
+export const PRESSING = ['touch', 'keyboard'] as const
 
 const middle = async (target: Locator) => {
   const b = (await target.boundingBox())!

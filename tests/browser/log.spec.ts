@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
-import { HANDS, handOf } from './hands'
+import { PRESSING, handOf } from './hands'
 import { SIZES, clean, cleanInEveryTheme, inGoodOrder, largeTargets, nothingClipped, visit } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5'
@@ -12,7 +12,7 @@ const target = (page: Page, name: string) => page.getByRole('button', { name: ne
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of the log' }).getByRole('button', { name })
 
-for (const hand of HANDS) {
+for (const hand of PRESSING) {
   test.describe(`the log by ${hand}`, () => {
     const touch = hand === 'touch'
     test.use({ viewport: touch ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: touch })

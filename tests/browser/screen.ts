@@ -103,9 +103,9 @@ export async function clean(page: Page, within = 'html', options: RunOptions = {
   expect(faults).toEqual([])
 }
 
-/** The same, and no word too pale in the themes that are not on: on the whole page, or in what is said of it. */
-export async function cleanInEveryTheme(page: Page, within = 'html'): Promise<void> {
-  await clean(page)
+/** The same, and no word too pale in the themes that are not on. */
+export async function cleanInEveryTheme(page: Page, within?: string): Promise<void> {
+  await clean(page, within)
   const on = (await page.locator('html').getAttribute('data-theme')) ?? 'noon'
   for (const theme of THEMES.filter(t => t !== on)) {
     await wear(page, theme)

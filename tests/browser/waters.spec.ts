@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
-import { HANDS, handOf } from './hands'
+import { PRESSING, handOf } from './hands'
 import { SIZES, clean, inGoodOrder, open } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
@@ -39,7 +39,7 @@ async function asBoat(page: Page): Promise<(told: Record<string, number>, line?:
     )
 }
 
-for (const hand of HANDS) {
+for (const hand of PRESSING) {
   test.describe(`waters by ${hand}`, () => {
     test.use({ viewport: hand === 'touch' ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: hand === 'touch' })
     test('are made, given a spot, fished, archived and listed again', async ({ page }) => {
