@@ -70,7 +70,7 @@ for (const hand of HANDS) {
       await press(page.getByRole('button', { name: /held by you: let go/ }))
       await settled(page)
       await expect(held).toBeHidden()
-      expect(await valueOf(page, name)).toBe(at)
+      await expect.poll(() => valueOf(page, name)).toBe(at)
     })
   })
 }
