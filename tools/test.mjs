@@ -70,12 +70,12 @@ const layout = [
   [bin('eslint'), '.'],
   [bin('prettier'), '--check', '--log-level=warn', '.'],
 ]
-// It needs nothing but the sources, and goes on beside all that comes before the browser.
-const unit = vitest('unit')
 await Promise.all([
   check('types', [[bin('vue-tsc'), '--noEmit', '-p', '.nuxt/tsconfig.app.json']]),
   check('types', withoutComponents).then(() => check('lint', layout)),
 ])
+// It starts on its own: the services' tests mostly wait, for a server killed or a database gone.
+const unit = vitest('unit')
 const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))
 if (needsServer) {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })

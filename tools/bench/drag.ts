@@ -80,7 +80,7 @@ export async function benchDrag(): Promise<void> {
     await page.goto(server.url)
     await page.getByTestId('call').first().waitFor()
     // What is made ready in idle time is ready before anyone has a finger on it.
-    await page.waitForTimeout(2500)
+    await page.waitForTimeout(4000)
     const client = await page.context().newCDPSession(page)
     // An empty callback in every frame, so that the trace marks where frames begin.
     await page.evaluate('(function tick() { requestAnimationFrame(tick) })()')

@@ -1,4 +1,4 @@
-import { createSharedComposable } from '@vueuse/core'
+import { createSharedComposable, useTimeoutFn } from '@vueuse/core'
 import { type Ref, ref, watch } from 'vue'
 import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
@@ -24,6 +24,8 @@ export function usePicture(draw: () => string): Readonly<Ref<string>> {
 
 /** Idle time that means nothing is moving on the screen, ms: more than is left over in a frame. */
 const LONG_IDLE_MS = 20
+/** How long a list is looked at before all its pictures are made, ms: most lures are only passed by on the way. */
+const REST_MS = 1500
 
 /** Figures as pictures in the inks of the theme, which a picture cannot inherit. */
 export const useFigurePictures = createSharedComposable(() => {
@@ -54,26 +56,38 @@ export const useFigurePictures = createSharedComposable(() => {
   /** Whether that picture is drawn already, and costs next to nothing. */
   const hasPicture = (finish: Finish, line: number): boolean => isDrawn(keyOf(finish, line))
 
-  let waiting: Finish[] = []
+  let asked: [Finish, number][] = []
+  let waiting: [Finish, number][] = []
+  let going = false
   const idle =
     window.requestIdleCallback ??
     ((go: (d: { timeRemaining: () => number }) => void) => setTimeout(go, 60, { timeRemaining: () => LONG_IDLE_MS }))
+  async function next(deadline: { timeRemaining: () => number }) {
+    if (deadline.timeRemaining() < LONG_IDLE_MS) return idle(next)
+    const picture = waiting.shift()
+    going = picture !== undefined
+    if (!picture) return
+    pictureOf(...picture)
+    await settle(keyOf(...picture))
+    idle(next)
+  }
+  const { start: startAtRest } = useTimeoutFn(
+    () => {
+      waiting = asked
+      if (!going) idle(next)
+      going = true
+    },
+    REST_MS,
+    { immediate: false },
+  )
   /**
    * Make the pictures of these finishes one by one, as bitmaps, when there is nothing else to do, so that none has to
-   * be made under a finger.
+   * be made under a finger. What was asked for before is passed by.
    */
   function warm(finishes: Finish[], line: number): void {
-    const begun = waiting.length > 0
-    waiting = [...finishes]
-    const next = async (deadline: { timeRemaining: () => number }) => {
-      if (deadline.timeRemaining() < LONG_IDLE_MS) return idle(next)
-      const finish = waiting.shift()
-      if (!finish) return
-      pictureOf(finish, line)
-      await settle(keyOf(finish, line))
-      idle(next)
-    }
-    if (!begun) idle(next)
+    asked = finishes.map(finish => [finish, line])
+    waiting = []
+    startAtRest()
   }
   return { pictureOf, hasPicture, silhouetteOf, warm, inks }
 })
