@@ -137,6 +137,9 @@ describe('the box worked out', () => {
     stop()
     await going
     expect([kit.value, stopped.value, kitProgress.value]).toEqual([null, true, null])
+    // Nor does begin what the box, once at rest, would have begun.
+    await new Promise(r => setTimeout(r, 700))
+    expect([kit.value, stopped.value, kitProgress.value]).toEqual([null, true, null])
   })
   it('says what of it the fish takes for a finish, in how many of a hundred scenes of its lure', async () => {
     const { sameAs } = box()

@@ -152,7 +152,11 @@ export function useBox(
       if (!stale()) kitProgress.value = null
     }
   }
+  // Begun anew at every start, and dropped when its place is left: nobody would end the worker it made.
+  const { start: chooseSoon, stop: leaveIt } = useTimeoutFn(choose, REST_MS, { immediate: false })
   function stop(): void {
+    // Nor does what was about to begin.
+    leaveIt()
     newestKit++
     stopped.value = true
     kitProgress.value = null
@@ -176,8 +180,6 @@ export function useBox(
   }
 
   watch(ask, () => void look(), { immediate: true })
-  // Begun anew at every start, and dropped when its place is left: nobody would end the worker it made.
-  const { start: chooseSoon } = useTimeoutFn(choose, REST_MS, { immediate: false })
   watch(
     () => JSON.stringify([ask().owned, kitAsk()]),
     () => chooseSoon(),
