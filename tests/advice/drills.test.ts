@@ -4,8 +4,8 @@ import { TOPICS } from '#core/words/drills'
 import { recommend } from '#core/ranking/recommend'
 import { say } from '#core/words/sentence'
 
-/** Questions of each topic: five hundred in all. */
-const EACH = 40
+/** Questions of each topic: more than two thousand in all. */
+const EACH = 170
 
 /** What the engine's own answer to the question's scene says, by ways the questions are not made by. */
 function rightByEngine({ facts, options, right, topic }: Drill): boolean {

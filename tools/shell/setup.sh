@@ -12,7 +12,8 @@ need_packages() { # postgres chromium
   for want in "$@"; do
     case "$want" in
       postgres) [ -n "$(pg_bin)" ] && [ -x "$(pg_bin)/initdb" ] || missing+=(postgresql) ;;
-      chromium) [ -x /usr/bin/chromium-headless-shell ] || [ -x /usr/bin/chromium ] || missing+=(chromium-headless-shell) ;;
+      chromium)
+        [ -x /usr/bin/chromium-headless-shell ] || [ -x /usr/bin/chromium ] || missing+=(chromium-headless-shell) ;;
     esac
   done
   [ "${#missing[@]}" = 0 ] && return

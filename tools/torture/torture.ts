@@ -62,7 +62,7 @@ async function allCalls(client: Client): Promise<string[]> {
 
 /** Seeded bad inputs: none is answered by a fault of the server's, and nothing that was sent comes back. */
 async function badInputs(server: Server): Promise<void> {
-  const runs = short ? 400 : 10_000
+  const runs = short ? 800 : 10_000
   const inputs = fc.sample(INPUT, { numRuns: runs, seed: 11 })
   const client = new Client(server.url)
   await client.call('GET', '/calls')
@@ -93,7 +93,7 @@ async function badInputs(server: Server): Promise<void> {
 
 /** Kill the server again and again under four writers: nothing confirmed is lost, nothing is doubled. */
 async function kills(): Promise<void> {
-  const rounds = short ? 3 : 36
+  const rounds = short ? 4 : 36
   const port = await freePort()
   let server = await startServer(port)
   const clients = Array.from({ length: 4 }, () => new Client(server.url))
@@ -273,7 +273,7 @@ function lightAsker(url: string): { stop: () => Promise<number[]> } {
 
 /** A light request while five hundred heavy ones are kept coming: as many at a time as the server is asked to bear. */
 async function behindHeavy(server: Server): Promise<void> {
-  const heavy = short ? 60 : 500
+  const heavy = short ? 120 : 500
   const client = new Client(server.url)
   const statuses = new Map<number, number>()
   const light = lightAsker(server.url)

@@ -56,7 +56,6 @@ export const useFigurePictures = createSharedComposable(() => {
   /** Whether that picture is drawn already, and costs next to nothing. */
   const hasPicture = (finish: Finish, line: number): boolean => isDrawn(keyOf(finish, line))
 
-  let asked: [Finish, number][] = []
   let waiting: [Finish, number][] = []
   let going = false
   const idle =
@@ -72,8 +71,8 @@ export const useFigurePictures = createSharedComposable(() => {
     idle(next)
   }
   const { start: startAtRest } = useTimeoutFn(
-    () => {
-      waiting = asked
+    (pictures: [Finish, number][]) => {
+      waiting = pictures
       if (!going) idle(next)
       going = true
     },
@@ -85,9 +84,8 @@ export const useFigurePictures = createSharedComposable(() => {
    * be made under a finger. What was asked for before is passed by.
    */
   function warm(finishes: Finish[], line: number): void {
-    asked = finishes.map(finish => [finish, line])
     waiting = []
-    startAtRest()
+    startAtRest(finishes.map(finish => [finish, line]))
   }
   return { pictureOf, hasPicture, silhouetteOf, warm, inks }
 })
