@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, toRaw } from 'vue'
 import CallsPanel from '~/components/calls/CallsPanel.vue'
 import LurePicker from '~/components/calls/LurePicker.vue'
 import HintStrip from '~/components/column/HintStrip.vue'
@@ -52,19 +52,26 @@ const held = ref(false)
 const chosenId = ref<string | null>(null)
 /** Five distances about where the fish is, the fish's own in second place. */
 const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.reading.fishM))
-const answers = useScreen(() => ({
-  request: requestOf(store.reading, settings.units),
-  depthsM: COLUMN_STOPS.map(f => f * reachM.value),
-  side: store.reading.side,
-  watcher: settings.watcher,
-  selectedId: chosenId.value,
-  stripM: stripM.value,
-  draft: held.value,
-  owned: box.finishIds.filter(id => id.startsWith(`${store.reading.lure}.`)),
-  own: box.own.filter(o => o.lure === store.reading.lure),
-  onlyOwned: settings.onlyOwned,
-  waterId: store.reading.waterId,
-}))
+const owned = computed(() => box.finishIds.filter(id => id.startsWith(`${store.reading.lure}.`)))
+const own = computed(() => box.own.filter(o => o.lure === store.reading.lure))
+const answers = useScreen(() => {
+  // One count is followed instead of forty fields, at every move of a finger.
+  void store.changes
+  const reading = toRaw(store.reading)
+  return {
+    request: requestOf(reading, settings.units),
+    depthsM: COLUMN_STOPS.map(f => f * reachM.value),
+    side: reading.side,
+    watcher: settings.watcher,
+    selectedId: chosenId.value,
+    stripM: stripM.value,
+    draft: held.value,
+    owned: owned.value,
+    own: own.value,
+    onlyOwned: settings.onlyOwned,
+    waterId: reading.waterId,
+  }
+})
 const { screen, plate, slow, failed, cancel } = answers
 const { keep } = useKeeping(answers)
 

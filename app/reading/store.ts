@@ -1,6 +1,6 @@
 import { useManualRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, toRaw } from 'vue'
 import { LURES, lureType } from '#core/lure/types'
 import { usualDepthM } from '#core/request/resolve'
 import { type Reading, type ReadingKey, firstReading, offBottom, withinLimits } from './reading'
@@ -14,7 +14,7 @@ const ONE_STEP_MS = 900
 export const useReadingStore = defineStore('reading', () => {
   // One object changed in place: what reads the wind is not drawn anew when the disc moves.
   const reading = reactive<Reading>(firstReading())
-  const copy = (): Reading => ({ ...reading })
+  const copy = (): Reading => ({ ...toRaw(reading) })
   /** Counts the changes, for those who follow all of them. */
   const changes = ref(0)
   function change(to: Partial<Reading>): void {
@@ -23,7 +23,7 @@ export const useReadingStore = defineStore('reading', () => {
   }
   const history = useManualRefHistory(ref(reading), {
     capacity: STEPS,
-    clone: r => ({ ...r }),
+    clone: r => ({ ...toRaw(r) }),
     setSource: (_, v) => change(v),
   })
   let lastKey = ''
@@ -31,8 +31,9 @@ export const useReadingStore = defineStore('reading', () => {
 
   /** Change some fields. Numbers are held within the contract's limits; a drag counts as one step. */
   function set(patch: Partial<Reading>, at = performance.now()): void {
-    const next = offBottom(withinLimits(patch), reading)
-    if ((Object.keys(next) as ReadingKey[]).every(k => next[k] === reading[k])) return
+    const before = toRaw(reading)
+    const next = offBottom(withinLimits(patch), before)
+    if ((Object.keys(next) as ReadingKey[]).every(k => next[k] === before[k])) return
     const key = Object.keys(patch).sort().join()
     const goesOn = key === lastKey && at - lastAt <= ONE_STEP_MS
     lastKey = key

@@ -11,6 +11,7 @@ import {
 } from 'vue'
 import { withLightTable } from './lightTable'
 import type { Draft, ScreenAsk, ScreenModel } from './model'
+import { stillFrames } from './stillFrames'
 import { makeWorker } from './worker'
 import { workerHand } from './workerHand'
 
@@ -21,7 +22,7 @@ const SLOW_MS = 250
 const AGAIN_MS = 3000
 
 /** Time for rows of the list in one frame while a finger is on a control, ms; what does not fit waits for the next. */
-const ROWS_MS = 2
+const ROWS_MS = 1
 
 /** A list on its way from one answer to the next: so many of the rows in sight, from the top, show the new one. */
 export interface ListShown {
@@ -40,6 +41,8 @@ export interface InSight {
  * alone.
  */
 export interface Answers {
+  /** For the colours of the water. */
+  water: Readonly<ShallowRef<ScreenModel | null>>
   screen: Readonly<ShallowRef<ScreenModel | null>>
   /** What the answer on the screen was asked: whatever is kept is kept with its own question. */
   asked: Readonly<ShallowRef<Asked | null>>
@@ -79,10 +82,11 @@ function drafted(old: ScreenModel, draft: Draft, first: number): ScreenModel {
 /**
  * Keep a screen worked out for whatever is asked, in a worker. While one answer is being made and shown, only the
  * latest next question is remembered: a drag never queues up, stale results are dropped, and the last state is always
- * the one shown. An answer reaches the picture first, then the list, row by row over a few frames while a finger is
- * on a control, then the rods, and the plate once it rests: no one frame has to draw them all.
+ * the one shown. An answer reaches the water first, then what is in it, then the list, row by row over a few frames
+ * while a finger is on a control, then the rods, and the plate once it rests: no one frame has to draw them all.
  */
 export function useScreen(ask: () => Question) {
+  const water = shallowRef<ScreenModel | null>(null)
   const screen = shallowRef<ScreenModel | null>(null)
   const asked = shallowRef<Asked | null>(null)
   const list = shallowRef<ListShown | null>(null)
@@ -95,22 +99,7 @@ export function useScreen(ask: () => Question) {
   let next: Question | null = null
   let stop = () => {}
   let retry: ReturnType<typeof setTimeout> | undefined
-  let moved = false
-
-  /**
-   * The beginning of a frame in which the finger has not moved, or of the one after: what it drags and what follows
-   * it share no frame if they can help it.
-   */
-  const frame = () =>
-    new Promise<void>(resolve => {
-      const look = (again: boolean) =>
-        requestAnimationFrame(() => {
-          if (!moved || !again) resolve()
-          else look(false)
-          moved = false
-        })
-      look(true)
-    })
+  const { moved, next: frame } = stillFrames()
 
   const { work, end } = workerHand(makeWorker, async ask => {
     const [{ workScreen }] = await Promise.all([import('./model'), withLightTable()])
@@ -142,6 +131,8 @@ export function useScreen(ask: () => Question) {
       const answer = draftOf ? drafted(draftOf, got, first) : (got as ScreenModel)
       // What came is unpacked in this frame and shown in the next.
       if (draftOf) await frame()
+      water.value = answer
+      if (draftOf) await frame()
       screen.value = answer
       asked.value = { request: q.request, waterId }
       await frame()
@@ -153,6 +144,7 @@ export function useScreen(ask: () => Question) {
         await frame()
         began = performance.now()
       }
+      if (draftOf) await frame()
       list.value = { answer, before, fresh: Infinity }
       await frame()
       rods.value = answer
@@ -191,7 +183,7 @@ export function useScreen(ask: () => Question) {
   watch(
     ask,
     q => {
-      moved = true
+      moved()
       void run(q)
     },
     { immediate: true },
@@ -200,7 +192,7 @@ export function useScreen(ask: () => Question) {
     clearTimeout(retry)
     end()
   })
-  const answers = { screen, asked, list, rods, plate, inSight }
+  const answers = { water, screen, asked, list, rods, plate, inSight }
   provide(KEY, answers)
   return { ...answers, slow, failed, cancel }
 }

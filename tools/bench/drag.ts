@@ -46,7 +46,10 @@ function workPerFrame(events: TraceEvent[]): { cpu: number[]; clock: number[] } 
   const mine = events.filter(e => e.pid === main.pid && e.tid === main.tid)
   // Callbacks of one frame run in one task: together they mark it once.
   const all = mine.filter(e => e.name === 'RunTask').sort((a, b) => a.ts - b.ts)
-  const marks = mine.filter(e => e.name === 'FireAnimationFrame').map(e => all.filter(t => t.ts <= e.ts).at(-1)!.ts)
+  // A task that was running when the trace began is not in it.
+  const marks = mine
+    .filter(e => e.name === 'FireAnimationFrame')
+    .flatMap(e => all.filter(t => t.ts <= e.ts).at(-1)?.ts ?? [])
   const frames = [...new Set(marks)].sort((a, b) => a - b)
   // What the test driver itself runs in the page is no work of ours.
   const driver = mine.filter(e => e.name === 'EvaluateScript')

@@ -4,7 +4,7 @@ import { useColumn } from './useColumn'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { LIMITS } from '#shared/vocabulary'
-import { at } from '~/components/common/at'
+import { at } from '~/components/common/follow'
 import DragHandle from '~/components/common/DragHandle.vue'
 import NumberField from '~/components/common/NumberField.vue'
 
@@ -63,7 +63,7 @@ const [least, most] = LIMITS.waterDepthM
       <path d="M0 -18l6 8h-12ZM0 19l6 -8h-12Z" fill="currentColor" />
     </svg>
   </DragHandle>
-  <div class="floats flex items-center" :style="`${at(x, y - 46)};color:${c.ink.value}`">
+  <div class="floats flex items-center" :style="{ ...at(x, y - 46), color: c.ink.value }">
     <template v-if="waterM !== null">
       <NumberField
         label="Depth of the water"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useColumn } from './useColumn'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
+import { steady } from '~/components/common/steady'
 import { SPECIES } from '#core/eye/species'
 
 /** Depth on the left with the light that is left for the fish's cones drawn beside it. */
@@ -37,14 +38,15 @@ const strip = 40
 /** A share of light across the strip, on a square-root scale so that a tenth still shows. */
 const xOfLight = (share: number) => 2 + Math.sqrt(Math.min(1, share)) * (strip - 5)
 /** Curves of light left: the share of that under the surface. */
-const curves = computed(() => {
+const curves = steady(() => {
   const steps = c.screen.value?.column ?? []
   const cones = steps[0]?.cones.length ?? 0
   return Array.from({ length: cones }, (_, k) =>
     steps.map((s, i) => `${i ? 'L' : 'M'}${xOfLight(s.cones[k]!).toFixed(1)} ${c.yOf(s.depthM).toFixed(1)}`).join(''),
   )
 })
-const left = computed(() => c.screen.value?.conesLeft ?? [])
+const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Number((v * 100).toFixed(1)) : '<0.1')
+const left = steady(() => (c.screen.value?.conesLeft ?? []).map(percent))
 const NAMES = computed(() =>
   left.value.length === 3
     ? ['blue', 'green', 'yellow']
@@ -53,7 +55,6 @@ const NAMES = computed(() =>
       : ['green', 'red'],
 )
 const DASHES = ['', '4 3', '1.5 2.5']
-const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Number((v * 100).toFixed(1)) : '<0.1')
 </script>
 
 <template>
@@ -80,10 +81,11 @@ const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Nu
       <text v-if="t.number" :x="strip + 14" :y="t.y + 4.5" :fill="c.ink.value">{{ t.shown }}</text>
     </g>
   </svg>
+  <!-- Of a size of its own, so that other numbers lay out nothing else. -->
   <div
     :class="[
-      'figure pointer-events-none absolute right-3 bottom-1.5 z-10',
-      'text-right text-note leading-tight font-medium text-on-bed',
+      'figure pointer-events-none absolute right-3 bottom-1.5 z-10 flex h-20 w-64 flex-col justify-end',
+      'text-right text-note leading-tight font-medium text-on-bed contain-layout contain-size',
     ]"
   >
     <p>{{ c.screen.value?.colourBlind ? 'Too dark for colour. ' : '' }}Light left at the lure</p>
@@ -95,7 +97,7 @@ const percent = (v: number) => (v >= 0.1 ? Math.round(v * 100) : v >= 0.001 ? Nu
         <svg width="18" height="4" aria-hidden="true">
           <path d="M0 2H18" stroke="currentColor" stroke-width="1.8" :stroke-dasharray="DASHES[i]" />
         </svg>
-        {{ NAMES[i] }} {{ percent(v) }} %
+        {{ NAMES[i] }} {{ v }} %
       </span>
     </p>
   </div>

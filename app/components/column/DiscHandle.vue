@@ -5,19 +5,28 @@ import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { LIMITS } from '#shared/vocabulary'
-import { at } from '~/components/common/at'
+import { at, vFollow } from '~/components/common/follow'
 import DragHandle from '~/components/common/DragHandle.vue'
-import NumberField from '~/components/common/NumberField.vue'
+import DepthFlag from './DepthFlag.vue'
 
 /** The white disc on its string, where it vanishes: the clarity reading. */
 const store = useReadingStore()
 const settings = useSettingsStore()
 const c = useColumn()
-const { length, lengthText } = useUnits()
-const v = computed(() => store.reading.visibilityM)
+const { lengthText } = useUnits()
 const disc = c.disc
 const word = computed(() => c.screen.value?.clarity ?? '')
-const ground = computed(() => c.patch(disc.value.wordsY - 17, 34))
+// What a drag moves is read by getters: nothing here is drawn anew for it.
+const visibilityM = () => store.reading.visibilityM
+const text = () => `${lengthText(visibilityM())}, ${word.value}`
+const x = () => disc.value.x
+const y = () => disc.value.y
+const flagY = () => disc.value.flagY
+const string = () => ({ transform: `translate(${x()}px,${c.skyH.value}px) scaleY(${y() - c.skyH.value})` })
+const words = () => ({
+  ...at(disc.value.wordsX, disc.value.wordsY - 17),
+  background: c.patch(disc.value.wordsY - 17, 34),
+})
 </script>
 
 <template>
@@ -27,17 +36,17 @@ const ground = computed(() => c.patch(disc.value.wordsY - 17, 34))
     class="pointer-events-none absolute top-0 left-0"
     aria-hidden="true"
   >
-    <path :d="`M${disc.x} ${c.skyH.value}V${disc.y}`" :stroke="c.ink.value" stroke-width="1.4" />
+    <path v-follow="string" d="M0 0V1" :stroke="c.ink.value" stroke-width="1.4" />
   </svg>
   <DragHandle
     label="Depth at which the white disc vanishes"
-    :value="v"
+    :value="visibilityM"
     :min="LIMITS.visibilityM[0]"
     :max="LIMITS.visibilityM[1]"
     :step="0.05"
-    :text="`${lengthText(v)}, ${word}`"
-    :x="disc.x"
-    :y="disc.y"
+    :text="text"
+    :x="x"
+    :y="y"
     :w="66"
     :h="44"
     grows="down"
@@ -51,24 +60,17 @@ const ground = computed(() => c.patch(disc.value.wordsY - 17, 34))
       <path d="M0 0H24A24 9 0 0 0 0 -9ZM0 0H-24A24 9 0 0 0 0 9Z" fill="#111" fill-opacity=".5" />
     </svg>
   </DragHandle>
-  <div class="floats" :style="at(40, disc.flagY - 22)">
-    <NumberField
-      label="Visibility"
-      :value="v"
-      :scale="length"
-      :min="LIMITS.visibilityM[0]"
-      :max="LIMITS.visibilityM[1]"
-      tag
-      @change="m => store.set({ visibilityM: m })"
-    >
-      <template #default="{ shown }">
-        <span class="flag">{{ shown }}</span>
-      </template>
-    </NumberField>
-  </div>
+  <DepthFlag
+    label="Visibility"
+    :depth-m="visibilityM"
+    :limits="LIMITS.visibilityM"
+    :y="flagY"
+    @change="m => store.set({ visibilityM: m })"
+  />
   <p
+    v-follow="words"
     class="figure floats pointer-events-none px-0.5 text-note font-semibold whitespace-nowrap"
-    :style="`${at(disc.wordsX, disc.wordsY - 17)};color:${c.ink.value};background:${ground}`"
+    :style="{ color: c.ink.value }"
     aria-hidden="true"
   >
     Disc vanishes

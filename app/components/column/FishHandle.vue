@@ -6,7 +6,7 @@ import { useColumn } from './useColumn'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
 import { LIMITS } from '#shared/vocabulary'
-import { at } from '~/components/common/at'
+import { at, vFollow } from '~/components/common/follow'
 import DragHandle from '~/components/common/DragHandle.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import FishFigure from './FishFigure.vue'
@@ -28,7 +28,16 @@ const SIDE_WORDS: Record<Side, string> = {
 const lureY = c.lureY
 const fish = c.fish
 const ink = c.ink
-const ground = computed(() => c.patch(fish.value.labelY + 11, 22))
+// What goes along with the lure is read by getters: nothing here is drawn anew for it.
+const x = () => fish.value.x
+const y = () => fish.value.y
+const rad = computed(() => fish.value.rad)
+const label = () => at(fish.value.labelX, fish.value.labelY)
+const ground = () => ({ background: c.patch(fish.value.labelY + 11, 22) })
+/** Room left under the surface, px. */
+const UNDER_PX = 4
+const aboutLure = () => at(c.lureX.value, lureY.value - c.skyH.value - UNDER_PX)
+const sight = computed(() => `M0 0L${fish.value.px * Math.cos(rad.value)} ${fish.value.px * Math.sin(rad.value)}`)
 
 /** Drag: the distance is how far the pointer is from the lure, the side its angle. */
 function move(dx: number, dy: number, from: number): number {
@@ -57,10 +66,9 @@ const arcs = computed(() => {
     const px = m * c.pxPerM.value
     // Long arcs shorten their angle, so that both keep to about the same length.
     const half = Math.min(0.75, 90 / Math.max(px, 1))
-    const p = (a: number) =>
-      `${(c.lureX.value + px * Math.cos(a)).toFixed(1)} ${(lureY.value + px * Math.sin(a)).toFixed(1)}`
+    const p = (a: number) => `${(px * Math.cos(a)).toFixed(1)} ${(px * Math.sin(a)).toFixed(1)}`
     return {
-      d: `M${p(fish.value.rad - half)}A${px.toFixed(1)} ${px.toFixed(1)} 0 0 1 ${p(fish.value.rad + half)}`,
+      d: `M${p(rad.value - half)}A${px.toFixed(1)} ${px.toFixed(1)} 0 0 1 ${p(rad.value + half)}`,
       width,
     }
   }
@@ -70,16 +78,11 @@ const arcs = computed(() => {
 </script>
 
 <template>
-  <svg
-    :width="c.width.value"
-    :height="c.bedY.value"
-    class="pointer-events-none absolute top-0 left-0"
-    aria-hidden="true"
+  <div
+    class="pointer-events-none absolute inset-x-0 overflow-hidden"
+    :style="{ top: `${c.skyH.value + UNDER_PX}px`, height: `${c.waterH.value}px` }"
   >
-    <clipPath id="underwater">
-      <rect :x="0" :y="c.skyH.value + 4" :width="c.width.value" :height="c.waterH.value" />
-    </clipPath>
-    <g clip-path="url(#underwater)">
+    <svg v-follow="aboutLure" width="1" height="1" class="floats" aria-hidden="true">
       <path
         v-for="(a, i) in arcs"
         :key="i"
@@ -89,15 +92,9 @@ const arcs = computed(() => {
         :stroke-width="a.width"
         :stroke-opacity="i === 0 ? 0.55 : 0.95"
       />
-      <path
-        :d="`M${c.lureX.value} ${lureY}
-          L${c.lureX.value + fish.px * Math.cos(fish.rad)} ${lureY + fish.px * Math.sin(fish.rad)}`"
-        :stroke="ink"
-        stroke-width="1"
-        stroke-dasharray="2 4"
-      />
-    </g>
-  </svg>
+      <path :d="sight" :stroke="ink" stroke-width="1" stroke-dasharray="2 4" />
+    </svg>
+  </div>
   <DragHandle
     :label="`Distance of the ${SPECIES[s.species].words}`"
     :value="s.fishM"
@@ -105,8 +102,8 @@ const arcs = computed(() => {
     :max="LIMITS.fishM[1]"
     :step="0.1"
     :text="`${lengthText(s.fishM)}, ${SIDE_WORDS[s.side]}`"
-    :x="fish.x"
-    :y="fish.y"
+    :x="x"
+    :y="y"
     :w="92"
     :h="52"
     grows="right"
@@ -120,7 +117,7 @@ const arcs = computed(() => {
       :style="{ color: ink, transform: `rotate(${s.side === 'below' ? 38 : s.side === 'above' ? -30 : 0}deg)` }"
     />
   </DragHandle>
-  <div class="floats" :style="`${at(fish.labelX, fish.labelY)};color:${ink}`">
+  <div v-follow="label" class="floats" :style="{ color: ink }">
     <NumberField
       label="Distance of the fish"
       :value="s.fishM"
@@ -131,7 +128,7 @@ const arcs = computed(() => {
       @change="m => store.set({ fishM: m })"
     >
       <template #default="{ shown }">
-        <span class="px-1 text-value" :style="{ background: ground }">{{ shown }} {{ length.unit }}</span>
+        <span v-follow="ground" class="px-1 text-value">{{ shown }} {{ length.unit }}</span>
       </template>
     </NumberField>
   </div>

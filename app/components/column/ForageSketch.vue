@@ -2,14 +2,17 @@
 import { computed } from 'vue'
 import { FORAGE, type Forage } from '#core/prey/forage'
 import { useColumn } from './useColumn'
+import { vFollow } from '~/components/common/follow'
 import { cap } from '~/words/options'
 
 /** What they are likely eating, drawn small; opens the food sheet. */
 defineEmits<{ open: [] }>()
 const c = useColumn()
-const prey = computed(() => c.screen.value?.prey ?? [])
-const first = computed(() => prey.value[0]?.kind as Forage | undefined)
-const second = computed(() => prey.value[1]?.kind as Forage | undefined)
+const preyAt = (i: number) => c.screen.value?.prey[i]
+const first = computed(() => preyAt(0)?.kind as Forage | undefined)
+const second = computed(() => preyAt(1)?.kind as Forage | undefined)
+const percent = computed(() => Math.round((preyAt(0)?.share ?? 0) * 100))
+const plain = () => ({ background: c.patch(c.asideY.value + 84, 34) })
 const ground = computed(() => first.value === 'crawfish' || first.value === 'crab' || first.value === 'shrimp')
 const FISH = 'M0 0C4 -4 12 -4 18 0L24 -4V4L18 0C12 4 4 4 0 0Z'
 const CRAW =
@@ -44,8 +47,8 @@ const spots = [
         <path v-for="(p, i) in spots" :key="i" :d="FISH" :transform="`translate(${p[0]} ${p[1]})`" />
       </template>
     </svg>
-    <span v-if="first" class="px-1" :style="{ background: c.patch(c.asideY.value + 84, 34) }">
-      <span class="block font-bold">{{ cap(FORAGE[first].plural) }} {{ Math.round(prey[0]!.share * 100) }} %</span>
+    <span v-if="first" v-follow="plain" class="px-1">
+      <span class="block font-bold">{{ cap(FORAGE[first].plural) }} {{ percent }} %</span>
       <span v-if="second" class="block">then {{ FORAGE[second].plural }}</span>
     </span>
     <span class="off">Change what they are eating</span>

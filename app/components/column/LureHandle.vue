@@ -6,19 +6,21 @@ import { lureType } from '#core/lure/types'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { LIMITS } from '#shared/vocabulary'
-import { at } from '~/components/common/at'
+import { vFollow } from '~/components/common/follow'
 import { vThroughWater } from '~/figures/throughWater'
 import DragHandle from '~/components/common/DragHandle.vue'
-import NumberField from '~/components/common/NumberField.vue'
 import LureFigure from '~/components/figure/LureFigure.vue'
+import DepthFlag from './DepthFlag.vue'
 
 /** The lure on its line at its running depth, in the colours the water leaves it. */
 const store = useReadingStore()
 const settings = useSettingsStore()
 const c = useColumn()
-const { length, lengthText } = useUnits()
-const d = computed(() => store.depthM)
-const y = c.lureY
+const { lengthText } = useUnits()
+// What a drag moves is read by getters: nothing here is drawn anew for it.
+const depthM = () => store.depthM
+const text = () => lengthText(depthM())
+const y = () => c.lureY.value
 const ink = c.ink
 const runs = computed(() => lureType(store.reading.lure).runsM)
 const red = computed(() => settings.theme === 'night')
@@ -29,6 +31,9 @@ const seen = computed(() => {
 /** No lure is dragged through the bottom, nor out of the picture. */
 const deepestM = computed(() => Math.min(c.reachM.value, store.reading.waterM ?? Infinity))
 const size = computed(() => Math.min(104, c.width.value * 0.26))
+/** The line from the surface to the lure's nose, drawn for a depth of 1 and stretched to the depth it has. */
+const line = computed(() => `M${c.lureX.value + 26} 0Q${c.lureX.value + 8} .5 ${c.lureX.value - size.value * 0.4} 1`)
+const stretched = () => ({ transform: `translateY(${c.skyH.value}px) scaleY(${y() + 4 - c.skyH.value})` })
 </script>
 
 <template>
@@ -39,11 +44,12 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
     aria-hidden="true"
   >
     <path
-      :d="`M${c.lureX.value + 26} ${c.skyH.value}
-        Q${c.lureX.value + 8} ${(c.skyH.value + y) / 2} ${c.lureX.value - size * 0.4} ${y + 4}`"
+      v-follow="stretched"
+      :d="line"
       fill="none"
       :stroke="ink"
       stroke-width="1.1"
+      vector-effect="non-scaling-stroke"
     />
     <path
       v-if="runs[1] > 0.2"
@@ -54,11 +60,11 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
   </svg>
   <DragHandle
     label="Running depth of the lure"
-    :value="d"
+    :value="depthM"
     :min="LIMITS.depthM[0]"
     :max="LIMITS.depthM[1]"
     :step="0.1"
-    :text="lengthText(d)"
+    :text="text"
     :x="c.lureX.value"
     :y="y"
     :w="size + 12"
@@ -84,19 +90,11 @@ const size = computed(() => Math.min(104, c.width.value * 0.26))
       <LureFigure :lure="store.reading.lure" through :red="red" />
     </span>
   </DragHandle>
-  <div class="floats" :style="at(40, y - 22)">
-    <NumberField
-      label="Running depth"
-      :value="d"
-      :scale="length"
-      :min="LIMITS.depthM[0]"
-      :max="LIMITS.depthM[1]"
-      tag
-      @change="m => store.set({ depthM: m })"
-    >
-      <template #default="{ shown }">
-        <span class="flag">{{ shown }}</span>
-      </template>
-    </NumberField>
-  </div>
+  <DepthFlag
+    label="Running depth"
+    :depth-m="depthM"
+    :limits="LIMITS.depthM"
+    :y="y"
+    @change="m => store.set({ depthM: m })"
+  />
 </template>

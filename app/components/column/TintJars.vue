@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
+import { vFollow } from '~/components/common/follow'
 import { JAR_WORDS, TINT_OPTIONS } from '~/words/options'
 import JarFigure from '~/components/common/JarFigure.vue'
 
@@ -10,7 +11,7 @@ const store = useReadingStore()
 const c = useColumn()
 /** Height of a jar above its word, px. */
 const JAR_PX = 46
-const ground = computed(() => c.patch(c.asideY.value + JAR_PX, 20))
+const ground = () => ({ background: c.patch(c.asideY.value + JAR_PX, 20) })
 const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.value] })))
 </script>
 
@@ -35,8 +36,8 @@ const jars = computed(() => TINT_OPTIONS.map(o => ({ ...o, short: JAR_WORDS[o.va
       />
       <JarFigure :tint="j.value" :strong="store.reading.tint === j.value" class="peer-focus-visible:outline-3" />
       <span
+        v-follow="ground"
         class="px-0.5"
-        :style="{ background: ground }"
         :class="store.reading.tint === j.value ? 'border-b-3 border-current' : 'border-b-3 border-transparent'"
       >
         {{ j.short }}

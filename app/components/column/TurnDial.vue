@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
 import { FACING_OPTIONS } from '~/words/options'
-import { at } from '~/components/common/at'
+import { at, vFollow } from '~/components/common/follow'
 
 /**
  * Turns the fish round the lure, with regard to the sun: the fish's ring, and the sun where it stands beyond the fish,
@@ -13,7 +13,7 @@ const store = useReadingStore()
 const c = useColumn()
 const index = computed(() => FACING_OPTIONS.findIndex(o => o.value === store.reading.facing))
 const option = computed(() => FACING_OPTIONS[index.value]!)
-const spot = computed(() => ({ x: c.fish.value.labelX + 66, y: c.fish.value.labelY - 8 }))
+const spot = () => at(c.fish.value.labelX + 66, c.fish.value.labelY - 8)
 /** Where the sun stands on the ring; the fish is to the right of the lure and looks left. */
 const SUN = { 'sun-in-face': [14, 0], 'sun-at-back': [-14, 0], 'across': [0, -14], 'any': null } as const
 const sun = computed(() => SUN[store.reading.facing])
@@ -26,9 +26,10 @@ function turn(step: number) {
 
 <template>
   <button
+    v-follow="spot"
     type="button"
     class="absolute flex h-11 w-11 cursor-pointer items-center justify-center"
-    :style="`${at(spot.x, spot.y)};color:${c.ink.value}`"
+    :style="{ color: c.ink.value }"
     :aria-label="`Turn the fish: ${option.words}, ${option.note}`"
     :title="`${option.words}: ${option.note}`"
     @click="turn(1)"

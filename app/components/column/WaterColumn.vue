@@ -29,10 +29,9 @@ defineEmits<{ food: [] }>()
 
 const store = useReadingStore()
 const { temperature } = useUnits()
-const { screen } = useAnswers()
 const box = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(box)
-const c = provideColumn(width, height, reachM, held, screen)
+const c = provideColumn(width, height, reachM, held, useAnswers())
 </script>
 
 <template>

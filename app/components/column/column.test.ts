@@ -22,7 +22,7 @@ function column(width = 424, height = 700) {
   const held = ref(false)
   const reachM = ref(3)
   const screen = ref<ScreenModel | null>(null)
-  const made = scope.run(() => provideColumn(ref(width), ref(height), reachM, held, screen))!
+  const made = scope.run(() => provideColumn(ref(width), ref(height), reachM, held, { water: screen, screen }))!
   return { ...made, held, reachM, screen, store: useReadingStore() }
 }
 

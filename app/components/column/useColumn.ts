@@ -2,8 +2,10 @@ import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provid
 import type { Side } from '#core/lure/types'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
+import { steady } from '~/components/common/steady'
 import { NIGHT_WATER, beamFor, luminanceOfHex, mixed, redTone } from '~/figures/tone'
 import type { ScreenModel } from '~/screen/model'
+import type { Answers } from '~/screen/useScreen'
 
 /** Depths the picture may reach, m: the smallest that holds what is in it. */
 const REACHES_M = [0.75, 1.2, 2, 3, 4.5, 6.5, 9, 13, 18, 25, 36, 60]
@@ -60,12 +62,6 @@ const SIDE_DEG: Record<Side, number> = { level: 0, below: 52, above: -40 }
 
 const KEY: InjectionKey<Column> = Symbol('column')
 
-/** Numbers worked out together; the same object as long as they are the same, so that nothing is drawn anew for it. */
-const steady = <T extends Record<string, number>>(made: () => T) =>
-  computed<T>(old => {
-    const now = made()
-    return old && Object.keys(now).every(k => now[k] === old[k]) ? old : now
-  })
 /** Fractions of the reach at which colours are asked for. */
 export const COLUMN_STOPS = [0.004, 0.03, 0.07, 0.13, 0.2, 0.28, 0.37, 0.47, 0.58, 0.7, 0.84, 1] as const
 
@@ -74,7 +70,7 @@ export function provideColumn(
   height: Ref<number>,
   reachM: Ref<number>,
   held: Ref<boolean>,
-  screen: Readonly<Ref<ScreenModel | null>>,
+  { water, screen }: Pick<Answers, 'water' | 'screen'>,
 ): Column {
   const store = useReadingStore()
   const settings = useSettingsStore()
@@ -156,12 +152,12 @@ export function provideColumn(
   watch([fitted, held, width, height], fit, { immediate: true })
 
   const colourAt = (depthM: number) => {
-    const steps = screen.value?.column
+    const steps = water.value?.column
     if (!steps?.length) return settings.theme === 'noon' ? '#5f6d5f' : '#20261f'
     const nearest = steps.reduce((a, b) => (Math.abs(b.depthM - depthM) < Math.abs(a.depthM - depthM) ? b : a))
     return settings.theme === 'night' ? redTone(nearest.colour, NIGHT_WATER) : nearest.colour
   }
-  const colours = computed(() => COLUMN_STOPS.map(f => colourAt(f * reachM.value)))
+  const colours = steady(() => COLUMN_STOPS.map(f => colourAt(f * reachM.value)))
   /** The picture's gradient at a height of it, between the colours above and below. */
   const shadeAt = (y: number) => {
     const f = Math.max(0, Math.min(1, (y - skyH.value) / waterH.value))
@@ -174,12 +170,12 @@ export function provideColumn(
   }
   /** Sunbeams only where there is direct sun: drawn faint, and never so strong that words are lost on them. */
   const beams = computed(() => {
-    const brightest = Math.max(0, ...(screen.value?.column ?? []).map(s => luminanceOfHex(s.colour)))
-    const sun = Math.max(0, ((screen.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))
+    const brightest = Math.max(0, ...(water.value?.column ?? []).map(s => luminanceOfHex(s.colour)))
+    const sun = Math.max(0, ((water.value?.sunDeg ?? 0) / 90) * 0.3 * (1 - store.reading.cloud))
     return Math.min(MOST_BEAM, beamFor(brightest), sun)
   })
   /** The colours with as much of the beams over them as there is on average. */
-  const veiled = computed(() => colours.value.map(c => mixed(c, '#ffffff', beams.value / 2)))
+  const veiled = steady(() => colours.value.map(c => mixed(c, '#ffffff', beams.value / 2)))
   const column: Column = {
     width,
     height,

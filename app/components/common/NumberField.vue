@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, toValue } from 'vue'
 import { readTyped, roundLimits } from '~/settings/typed'
 import type { Scale } from '~/settings/useUnits'
 
 /** A number that is read at a glance, tapped, and typed. What was typed wrongly stays to be mended. */
 const props = defineProps<{
   label: string
-  value: number
+  value: number | (() => number)
   scale: Scale
   min: number
   max: number
@@ -28,7 +28,7 @@ const editing = ref(false)
 const draft = ref('')
 const fault = ref('')
 const input = ref<HTMLInputElement | null>(null)
-const shown = computed(() => props.scale.show(props.value).toFixed(props.scale.decimals))
+const shown = computed(() => props.scale.show(toValue(props.value)).toFixed(props.scale.decimals))
 
 async function open() {
   draft.value = shown.value
