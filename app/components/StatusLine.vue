@@ -23,20 +23,29 @@ const refusal = computed(() => {
     ? `The server would not keep “${first.tiedOn.name}”. It is still on this device: look under Kept to mend it.`
     : null
 })
+/** What is wrong, and what that means: the second in small on a phone, where the list is to stay in sight. */
 const words = computed(() => {
   if (props.failed) {
-    return 'The ranking cannot be worked out just now: part of Piscator is missing. It is tried again by itself.'
+    const rest = 'Part of Piscator is missing. It is tried again by itself.'
+    return { wrong: 'The ranking cannot be worked out just now.', rest }
   }
   const { health } = calls
   if (health === 'database-away' || health === 'server-away') {
-    return `${AWAY[health]} The ranking goes on: it is worked out here, in the browser. ${waits.value}`
+    return { wrong: AWAY[health], rest: `The ranking goes on: it is worked out here, in the browser. ${waits.value}` }
   }
-  return refusal.value
+  return refusal.value ? { wrong: refusal.value, rest: '' } : null
 })
 </script>
 
 <template>
-  <p v-if="words" role="status" class="border-b-2 border-ink bg-sunk px-3 py-2 font-semibold">{{ words }}</p>
+  <p
+    v-if="words"
+    role="status"
+    class="border-b-2 border-ink bg-sunk px-3 py-2 font-semibold max-md:py-1 max-md:leading-tight"
+  >
+    {{ words.wrong }}
+    <span class="max-md:text-note max-md:font-medium">{{ words.rest }}</span>
+  </p>
   <p v-else-if="slow" role="status" class="flex items-center gap-3 border-b border-hair px-3 text-ink2">
     Working it out …
     <progress class="h-2 min-w-0 flex-1 accent-ink" aria-label="Working it out" />
