@@ -16,15 +16,25 @@ export default defineConfig({
         test: {
           name: 'unit',
           setupFiles: ['tests/lightTable.ts'],
-          // Files of one thread share what they import: a third of the time went into loading the same house again.
-          // In whatever order: what a file stands in for or stores, it puts back.
+          // Numbers in, numbers out: files of one thread share what they import, or a third of the time would go into
+          // loading the same house again.
           isolate: false,
           testTimeout,
           include: [
-            '{core,shared,app,server,tools}/**/*.test.ts',
+            '{core,shared,server,tools}/**/*.test.ts',
             'tests/{reference,architecture,cases,golden,advice}/**/*.test.ts',
           ],
           exclude: ['**/*.service.test.ts', '**/node_modules/**'],
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          // What the app's stores keep, and are about to send, must not reach another file's.
+          name: 'unit-app',
+          setupFiles: ['tests/lightTable.ts'],
+          testTimeout,
+          include: ['app/**/*.test.ts'],
         },
       },
       {

@@ -41,13 +41,14 @@ function count(status, file, read) {
   if (status !== 0 && got.failed === 0) failed++
   if (status === 0 && got.passed === 0) failed++
 }
-async function vitest(project, env) {
-  if (only.length && !only.includes(project)) return
-  const file = `test-results/${project}.json`
+async function vitest(name, env, projects = [name]) {
+  if (only.length && !only.includes(name)) return
+  const file = `test-results/${name}.json`
   rmSync(file, { force: true })
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`]
-  const { status, said } = await quietly([bin('vitest'), 'run', '--project', project, ...reporters], env)
-  console.log(`\n== ${project}\n${said}`)
+  const chosen = projects.flatMap(project => ['--project', project])
+  const { status, said } = await quietly([bin('vitest'), 'run', ...chosen, ...reporters], env)
+  console.log(`\n== ${name}\n${said}`)
   count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
 }
 const freePort = () =>
@@ -75,7 +76,7 @@ await Promise.all([
   check('types', withoutComponents).then(() => check('lint', layout)),
 ])
 // It starts on its own: the services' tests mostly wait, for a server killed or a database gone.
-const unit = vitest('unit')
+const unit = vitest('unit', {}, ['unit', 'unit-app'])
 const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))
 if (needsServer) {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })

@@ -69,6 +69,13 @@ export function useAnswers(): Answers {
   return answers
 }
 
+/** Who works the screen out: a worker while one is to be had, else the page. */
+const workerOrPage = () =>
+  workerHand(makeWorker, async ask => {
+    const [{ workScreen }] = await Promise.all([import('./model'), withLightTable()])
+    return workScreen(ask)
+  })
+
 /**
  * An answer with a draft's rows in it. What else is the same to the fish is drawn anew only once the finger rests:
  * small figures that come and go under it would take the frames that follow it.
@@ -85,7 +92,7 @@ function drafted(old: ScreenModel, draft: Draft, first: number): ScreenModel {
  * the one shown. An answer reaches the water first, then what is in it, then the list, row by row over a few frames
  * while a finger is on a control, then the rods, and the plate once it rests: no one frame has to draw them all.
  */
-export function useScreen(ask: () => Question) {
+export function useScreen(ask: () => Question, makeHand = workerOrPage) {
   const water = shallowRef<ScreenModel | null>(null)
   const screen = shallowRef<ScreenModel | null>(null)
   const asked = shallowRef<Asked | null>(null)
@@ -101,10 +108,7 @@ export function useScreen(ask: () => Question) {
   let retry: ReturnType<typeof setTimeout> | undefined
   const { moved, next: frame } = stillFrames()
 
-  const { work, end } = workerHand(makeWorker, async ask => {
-    const [{ workScreen }] = await Promise.all([import('./model'), withLightTable()])
-    return workScreen(ask)
-  })
+  const { work, end } = makeHand()
 
   async function run({ draft, waterId, ...q }: Question): Promise<void> {
     if (busy) {
