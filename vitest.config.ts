@@ -5,6 +5,7 @@ import { defineConfig } from 'vitest/config'
 const alias = { '~': fileURLToPath(new URL('./app', import.meta.url)) }
 /** Far more than any test takes alone: a loaded machine is no fault of the code. */
 const testTimeout = 120_000
+const house = { setupFiles: ['tests/lightTable.ts'], runner: './tests/runner.ts', testTimeout }
 
 export default defineConfig({
   test: {
@@ -14,12 +15,11 @@ export default defineConfig({
       {
         resolve: { alias },
         test: {
+          ...house,
           name: 'unit',
-          setupFiles: ['tests/lightTable.ts'],
           // Numbers in, numbers out: files of one thread share what they import, or a third of the time would go into
           // loading the same house again.
           isolate: false,
-          testTimeout,
           include: [
             '{core,shared,server,tools}/**/*.test.ts',
             'tests/{reference,architecture,cases,golden,advice}/**/*.test.ts',
@@ -31,18 +31,16 @@ export default defineConfig({
         resolve: { alias },
         test: {
           // What the app's stores keep, and are about to send, must not reach another file's.
+          ...house,
           name: 'unit-app',
-          setupFiles: ['tests/lightTable.ts'],
-          testTimeout,
           include: ['app/**/*.test.ts'],
         },
       },
       {
         resolve: { alias },
         test: {
+          ...house,
           name: 'service',
-          setupFiles: ['tests/lightTable.ts'],
-          testTimeout,
           hookTimeout: 60_000,
           fileParallelism: false,
           include: ['server/**/*.service.test.ts'],
@@ -50,11 +48,10 @@ export default defineConfig({
       },
       {
         test: {
+          ...house,
           name: 'api',
-          setupFiles: ['tests/lightTable.ts'],
           include: ['tests/api/**/*.test.ts'],
           fileParallelism: false,
-          testTimeout,
           hookTimeout: 60_000,
         },
       },

@@ -1,21 +1,29 @@
 /**
  * Everything CI checks, all of it even where something fails: types, lint, unit, API and browser tests. Ends with a
- * plain line of counts. A check that is not a test runner counts as one. What uses one core, or waits, goes beside its
- * like.
+ * plain line of counts. A check that is not a test runner counts as one. All that does not wait for another goes beside
+ * it; only the browser's tests, which wait for a page, have the machine to themselves.
  */
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 
+/** What a check found of a file lasts until the file, the rules or the packages are others. */
+const KEPT = 'node_modules/.cache'
+const kept = name => ['--cache', '--cache-strategy', 'content', '--cache-location', `${KEPT}/${name}`]
 const bin = name => `node_modules/.bin/${name}`
 const only = process.argv.slice(2)
+const wanted = (...names) => !only.length || names.some(name => only.includes(name))
 let passed = 0
 let failed = 0
 
-function run(title, command, args, env = {}) {
-  console.log(`\n== ${title}`)
-  return spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
-}
+/** A step that others wait for, its words as they come. */
+const run = (title, command, args, env = {}) =>
+  new Promise(done => {
+    console.log(`\n== ${title}`)
+    const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+    child.on('error', error => done(console.error(error.message) ?? 1))
+    child.on('close', status => done(status ?? 1))
+  })
 /** A step's exit status and what it wrote. */
 const quietly = ([command, ...args], env = {}) =>
   new Promise(done => {
@@ -25,10 +33,13 @@ const quietly = ([command, ...args], env = {}) =>
     child.on('error', error => done({ status: 1, said: error.message }))
     child.on('close', status => done({ status, said }))
   })
+/** The same for what nobody waits for yet: it takes what the others leave. */
+const beside = (step, env) => quietly(['nice', '-n', '10', ...step], env)
+/** What is checked without a test runner, and counts as one: its steps in turn. */
 async function check(name, steps) {
-  if (only.length && !only.includes(name)) return
+  if (!wanted(name)) return
   const all = []
-  for (const step of steps) all.push(await quietly(step))
+  for (const step of steps) all.push(await beside(step))
   console.log(`\n== ${name}\n${all.map(({ said }) => said).join('')}`)
   if (all.every(({ status }) => status === 0)) passed++
   else failed++
@@ -41,13 +52,13 @@ function count(status, file, read) {
   if (status !== 0 && got.failed === 0) failed++
   if (status === 0 && got.passed === 0) failed++
 }
-async function vitest(name, env, projects = [name]) {
-  if (only.length && !only.includes(name)) return
+async function vitest(name, env, { projects = [name], by = quietly } = {}) {
+  if (!wanted(name)) return
   const file = `test-results/${name}.json`
   rmSync(file, { force: true })
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`]
   const chosen = projects.flatMap(project => ['--project', project])
-  const { status, said } = await quietly([bin('vitest'), 'run', ...chosen, ...reporters], env)
+  const { status, said } = await by([bin('vitest'), 'run', ...chosen, ...reporters], env)
   console.log(`\n== ${name}\n${said}`)
   count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
 }
@@ -60,24 +71,28 @@ const freePort = () =>
   })
 
 mkdirSync('test-results', { recursive: true })
-// What is found without an import is written down by prepare: afresh, or names added since the last install would be
-// missing.
-const looksAtSources = !only.length || only.includes('types') || only.includes('lint')
-if (looksAtSources && run('prepare', bin('nuxt'), ['prepare'])) failed++
+// Neither the unit tests nor the formatter need what is built.
+const unit = vitest('unit', {}, { projects: ['unit', 'unit-app'], by: beside })
+const layout = check('lint', [[bin('prettier'), '--check', '--log-level=warn', ...kept('prettier/all'), '.']])
+const needsServer = wanted('service', 'api', 'browser')
+if (needsServer && (await run('build', 'bash', ['./run', 'build']))) failed++
+
 // Whatever has no components goes to the native compiler, five times as fast; only the app's own needs the other.
 const projects = ['core', 'tools', ...['server', 'shared', 'node'].map(name => `.nuxt/tsconfig.${name}.json`)]
 const withoutComponents = projects.map(project => ['node_modules/typescript-native/bin/tsc', '--noEmit', '-p', project])
-const layout = [
-  [bin('eslint'), '.'],
-  [bin('prettier'), '--check', '--log-level=warn', '.'],
-]
-await Promise.all([
-  check('types', [[bin('vue-tsc'), '--noEmit', '-p', '.nuxt/tsconfig.app.json']]),
-  check('types', withoutComponents).then(() => check('lint', layout)),
-])
-// It starts on its own: the services' tests mostly wait, for a server killed or a database gone.
-const unit = vitest('unit', {}, ['unit', 'unit-app'])
-const needsServer = !only.length || only.some(o => ['service', 'api', 'browser'].includes(o))
+const known = ['--incremental', '--tsBuildInfoFile', `${KEPT}/app.tsbuildinfo`]
+async function readSources() {
+  if (!wanted('types', 'lint')) return
+  // What is found without an import is written down by prepare: afresh, or names added since would be missing.
+  if (await run('prepare', bin('nuxt'), ['prepare'])) failed++
+  await Promise.all([
+    check('types', [[bin('vue-tsc'), '--noEmit', ...known, '-p', '.nuxt/tsconfig.app.json']]),
+    check('types', withoutComponents),
+    check('lint', [[bin('eslint'), ...kept('eslint/'), '.']]),
+  ])
+}
+const besides = Promise.all([unit, layout, readSources()])
+
 if (needsServer) {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })
   const urls = Object.fromEntries([...started.stdout.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1], m[2]]))
@@ -88,14 +103,14 @@ if (needsServer) {
     const env = { ...urls, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
     try {
       if (
-        run('test database', bin('tsx'), ['tools/db/migrate.ts'], env) ||
-        run('test data', bin('tsx'), ['tools/db/demoData.ts'], env)
+        (await run('test database', bin('tsx'), ['tools/db/migrate.ts'], env)) ||
+        (await run('test data', bin('tsx'), ['tools/db/demoData.ts'], env))
       )
         failed++
       await vitest('service', env)
       await vitest('api', env)
-      await unit
-      if (!only.length || only.includes('browser')) {
+      await besides
+      if (wanted('browser')) {
         const port = await freePort()
         const server = spawn('node', ['.output/server/index.mjs'], {
           env: { ...process.env, ...env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },
@@ -113,7 +128,7 @@ if (needsServer) {
             await new Promise(r => setTimeout(r, 100))
           }
           rmSync('test-results/browser.json', { force: true })
-          const status = run('browser', bin('playwright'), ['test'], {
+          const status = await run('browser', bin('playwright'), ['test'], {
             ...env,
             PISCATOR_URL: `http://127.0.0.1:${port}`,
           })
@@ -131,6 +146,6 @@ if (needsServer) {
   }
 }
 
-await unit
+await besides
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)
