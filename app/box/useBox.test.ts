@@ -12,9 +12,11 @@ import type { BoxAsk } from './work'
 
 vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
 const asked = vi.hoisted(() => [] as BoxAsk[])
+/** What happens while a worker is at its work. */
+const meanwhile = vi.hoisted(() => ({ is: (_q: BoxAsk) => {} }))
 vi.mock('./work', async load => {
   const real = await load<typeof import('./work')>()
-  return { ...real, workBox: (q: BoxAsk) => (asked.push(q), real.workBox(q)) }
+  return { ...real, workBox: (q: BoxAsk) => (asked.push(q), meanwhile.is(q), real.workBox(q)) }
 })
 
 const POND: Request = {
@@ -56,6 +58,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   scope = effectScope()
   asked.length = 0
+  meanwhile.is = () => {}
 })
 afterEach(() => scope.stop())
 
@@ -139,6 +142,14 @@ describe('the box worked out', () => {
     expect([kit.value, stopped.value, kitProgress.value]).toEqual([null, true, null])
     // Nor does begin what the box, once at rest, would have begun.
     await new Promise(r => setTimeout(r, 700))
+    expect([kit.value, stopped.value, kitProgress.value]).toEqual([null, true, null])
+  })
+  it.each(['score', 'kit-begin'] as const)('stays stopped where it was in the middle of %s', async kind => {
+    const { kit, stopped, stop, choose, kitProgress, trays } = box()
+    await vi.waitFor(() => expect(trays.value).toHaveLength(2))
+    meanwhile.is = q => q.kind === kind && stop()
+    await choose()
+    expect(kinds().at(-1)).toBe(kind)
     expect([kit.value, stopped.value, kitProgress.value]).toEqual([null, true, null])
   })
   it('says what of it the fish takes for a finish, in how many of a hundred scenes of its lure', async () => {

@@ -111,6 +111,7 @@ export function useBox(
       if (stale()) return null
       const some = scenes.slice(i, i + AT_ONCE)
       scores.push(...((await counting.work({ kind: 'score', scenes: some, owned: own })) as SceneScores[]))
+      if (stale()) return null
       kitProgress.value = { share: (0.9 * scores.length) / scenes.length, gap: null }
     }
     scored = { key, scores }

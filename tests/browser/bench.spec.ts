@@ -15,7 +15,7 @@ for (const hand of HANDS) {
   test.describe(`the bench by ${hand}`, () => {
     const touch = hand === 'touch'
     test.use({ viewport: touch ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: touch })
-    test('guesses an order, backs off, and shows where it was wrong and why', async ({ page }) => {
+    test('guesses an order, backs off, sees why, and answers a question that outlives the page', async ({ page }) => {
       await openBench(page)
       const { press, pull } = await handOf(hand, page)
       for (const lure of await page.getByTestId('hung').all()) await press(lure)
@@ -30,11 +30,8 @@ for (const hand of HANDS) {
       await expect(page.getByRole('list', { name: 'Diver' }).locator('img')).toHaveCount(9)
       await press(page.getByRole('button', { name: 'Order them anew' }))
       await expect(page.getByRole('list', { name: 'You', exact: true }).locator('img')).toHaveCount(0)
-    })
-    test('answers a question, is told why, and the answer outlives the page', async ({ page }) => {
-      await openBench(page)
+
       await tab(page, 'Drills', touch)
-      const { press } = await handOf(hand, page)
       const drills = page.getByRole('region', { name: 'Drills' })
       await press(drills.getByTestId('option').first())
       await expect(drills.getByText(/^(Right|No: .*)\./)).toBeVisible()
@@ -48,7 +45,7 @@ for (const hand of HANDS) {
   })
 }
 
-test('jars darken with a drop, and what is held against the sun shines', async ({ page }) => {
+test('jars darken with a drop, and what was lost beside the boat goes to the reading desk', async ({ page }) => {
   await page.setViewportSize(SIZES.desk)
   await openBench(page)
   const jars = page.getByRole('list', { name: 'Five jars' })
@@ -61,11 +58,7 @@ test('jars darken with a drop, and what is held against the sun shines', async (
   await expect(page.getByRole('radio', { name: 'Brown (silt)' })).toBeChecked()
   await page.getByRole('button', { name: 'Hold them against the sun' }).click()
   await expect(page.getByText(/what stays black is solid/)).toHaveCount(2)
-})
 
-test('what was lost beside the boat goes to the reading desk', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await openBench(page)
   const boat = page.getByRole('region', { name: 'Beside the boat' })
   await boat.getByRole('button', { name: /^I lost it at/ }).click()
   await page.getByRole('textbox', { name: /I lost it at/ }).fill('1')

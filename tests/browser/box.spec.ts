@@ -69,10 +69,77 @@ for (const hand of PRESSING) {
   })
 }
 
-test('a colour is picked off a photo that never leaves the device', async ({ page }) => {
+test('is stopped at once, goes on to a proven kit, and says before buying what is the same', async ({ page }) => {
   await page.setViewportSize(SIZES.desk)
   await openBox(page)
   await full(page)
+  const stop = kit(page).getByRole('button', { name: 'Stop' })
+  await stop.click({ timeout: 20_000 })
+  await expect(kit(page).getByText('Stopped.')).toBeVisible({ timeout: 200 })
+  await kit(page).getByRole('button', { name: 'Go on' }).click()
+  await kitDone(page)
+
+  const shares = await kit(page)
+    .getByRole('radio')
+    .evaluateAll(all => all.map(e => Number(/covers (\d+)/.exec(e.ariaLabel!)![1])))
+  expect(shares).toHaveLength(8)
+  shares.slice(1).forEach((s, i) => expect(s).toBeGreaterThanOrEqual(shares[i]!))
+  await kit(page).getByRole('radio', { name: /^3: / }).click()
+  await expect(kit(page).getByRole('list', { name: 'The kit' }).getByRole('listitem')).toHaveCount(3)
+  await kit(page).getByRole('listitem').filter({ hasText: '+' }).first().getByRole('button').click()
+  await expect(page.getByRole('region', { name: 'Looked at' }).or(page.getByLabel('Looked at'))).toContainText(
+    /in your (box|waters)|of your waters/,
+    {
+      timeout: 30_000,
+    },
+  )
+  await page.getByRole('button', { name: 'Add it', exact: true }).click()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(kit(page)).toContainText('9 lures')
+})
+
+test('looks merge as the fish backs off, and the map shows what is missing', async ({ page }) => {
+  await page.setViewportSize(SIZES.desk)
+  await openBox(page)
+  await full(page)
+  const looks = async () => Number(/, (\d+) look/.exec((await kit(page).locator('h2').textContent())!)![1])
+  const distance = page.getByRole('slider', { name: 'Distance of the fish' })
+  await distance.fill('0')
+  await expect.poll(looks, { timeout: 20_000 }).toBeGreaterThan(4)
+  const near = await looks()
+  await distance.fill('160')
+  await expect.poll(looks, { timeout: 20_000 }).toBeLessThan(near)
+  await expect(page.getByText(/^Same /).first()).toBeVisible()
+  await distance.fill('40')
+  await page.getByRole('button', { name: /^Sorted/ }).click()
+  await page.getByRole('option', { name: /map/ }).click()
+  await expect(page.getByRole('region', { name: 'The map' })).toContainText(/stress 0\.\d\d/, { timeout: 20_000 })
+  await clean(page)
+})
+
+test('goes out and comes in as a file, once, and a colour is picked off a photo that stays here', async ({ page }) => {
+  await page.setViewportSize(SIZES.desk)
+  await openBox(page)
+  await full(page)
+  await page.getByRole('button', { name: 'Files' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ])
+  const text = await readFile(await download.path(), 'utf8')
+  expect(text.split('\r\n')).toHaveLength(9)
+  await page.getByRole('button', { name: 'Close' }).click()
+  await bringIn(page, 'again.csv', text)
+  await expect(page.getByText('0 added, 0 changed, 8 as they were.')).toBeVisible()
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'bad.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('finish,count\njerkbait.bone,-3\nnothing,1\n'),
+  })
+  await expect(page.getByText('Line 2, count.')).toBeVisible()
+  await expect(page.getByText('Line 3, finish.')).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).click()
+
   const sent: string[] = []
   page.on('request', r => r.method() !== 'GET' && sent.push(r.postData() ?? ''))
   await page
@@ -96,83 +163,6 @@ test('a colour is picked off a photo that never leaves the device', async ({ pag
   for (const body of sent) expect(body.length).toBeLessThan(5000)
 })
 
-test('chooses a proven kit, shows gaps, and says before buying what is the same', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await openBox(page)
-  await full(page)
-  await kitDone(page)
-  const shares = await kit(page)
-    .getByRole('radio')
-    .evaluateAll(all => all.map(e => Number(/covers (\d+)/.exec(e.ariaLabel!)![1])))
-  expect(shares).toHaveLength(8)
-  shares.slice(1).forEach((s, i) => expect(s).toBeGreaterThanOrEqual(shares[i]!))
-  await kit(page).getByRole('radio', { name: /^3: / }).click()
-  await expect(kit(page).getByRole('list', { name: 'The kit' }).getByRole('listitem')).toHaveCount(3)
-  await kit(page).getByRole('listitem').filter({ hasText: '+' }).first().getByRole('button').click()
-  await expect(page.getByRole('region', { name: 'Looked at' }).or(page.getByLabel('Looked at'))).toContainText(
-    /in your (box|waters)|of your waters/,
-    {
-      timeout: 30_000,
-    },
-  )
-  await page.getByRole('button', { name: 'Add it', exact: true }).click()
-  await page.getByRole('button', { name: 'Close' }).click()
-  await expect(kit(page)).toContainText('9 lures')
-})
-
-test('is stopped at once and goes on', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await openBox(page)
-  await full(page)
-  const stop = kit(page).getByRole('button', { name: 'Stop' })
-  await stop.click({ timeout: 20_000 })
-  await expect(kit(page).getByText('Stopped.')).toBeVisible({ timeout: 200 })
-  await kit(page).getByRole('button', { name: 'Go on' }).click()
-  await kitDone(page)
-})
-
-test('looks merge as the fish backs off, and the map shows what is missing', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await openBox(page)
-  await full(page)
-  const looks = async () => Number(/, (\d+) look/.exec((await kit(page).locator('h2').textContent())!)![1])
-  const distance = page.getByRole('slider', { name: 'Distance of the fish' })
-  await distance.fill('0')
-  await expect.poll(looks, { timeout: 20_000 }).toBeGreaterThan(4)
-  const near = await looks()
-  await distance.fill('160')
-  await expect.poll(looks, { timeout: 20_000 }).toBeLessThan(near)
-  await expect(page.getByText(/^Same /).first()).toBeVisible()
-  await distance.fill('40')
-  await page.getByRole('button', { name: /^Sorted/ }).click()
-  await page.getByRole('option', { name: /map/ }).click()
-  await expect(page.getByRole('region', { name: 'The map' })).toContainText(/stress 0\.\d\d/, { timeout: 20_000 })
-  await clean(page)
-})
-
-test('goes out and comes in as a file, once, and names what is wrong', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await openBox(page)
-  await full(page)
-  await page.getByRole('button', { name: 'Files' }).click()
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as CSV' }).click(),
-  ])
-  const text = await readFile(await download.path(), 'utf8')
-  expect(text.split('\r\n')).toHaveLength(9)
-  await page.getByRole('button', { name: 'Close' }).click()
-  await bringIn(page, 'again.csv', text)
-  await expect(page.getByText('0 added, 0 changed, 8 as they were.')).toBeVisible()
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'bad.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from('finish,count\njerkbait.bone,-3\nnothing,1\n'),
-  })
-  await expect(page.getByText('Line 2, count.')).toBeVisible()
-  await expect(page.getByText('Line 3, finish.')).toBeVisible()
-})
-
 for (const [size, viewport] of Object.entries(SIZES))
   test(`axe finds nothing in the box in any theme and nothing is cut off, ${size}`, async ({ page }) => {
     await page.setViewportSize(viewport)
@@ -182,14 +172,14 @@ for (const [size, viewport] of Object.entries(SIZES))
     await inGoodOrder(page)
   })
 
-test('a lure in colours of one’s own is ranked in Water and planned in Day, and not kept as the catalogue’s', async ({
-  page,
-}) => {
+test('a lure in colours of one’s own is ranked in Water and planned in Day, all of it by workers', async ({ page }) => {
   await page.setViewportSize(SIZES.desk)
+  const sent = await watchPosts(page)
   await openBox(page)
   await bringIn(page, 'box.csv', 'finish,name,coats\njerkbait.white,My green one,flank=#3a7d44:matte\n')
   await expect(page.getByText('1 added')).toBeVisible()
   await page.getByRole('button', { name: 'Close' }).click()
+  await kitDone(page)
   await page.getByRole('link', { name: 'Water' }).click()
   await page.getByRole('button', { name: 'Only my box' }).click()
   const calls = page.getByTestId('call')
@@ -203,23 +193,11 @@ test('a lure in colours of one’s own is ranked in Water and planned in Day, an
   await expect(page.getByRole('button', { name: 'I tied this on' })).toBeEnabled()
   await page.getByRole('button', { name: 'Only my box' }).click()
   await page.getByRole('link', { name: 'Day' }).click()
-  await expect(page.getByRole('region', { name: 'Pack' }).or(page.locator('main')).first()).toContainText(
-    'My green one',
-  )
-})
-
-test('what workers are asked can be sent to them: the page works nothing out itself', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  const sent = await watchPosts(page)
-  await openBox(page)
-  await full(page)
-  await kitDone(page)
-  await page.getByRole('link', { name: 'Day' }).click()
+  await expect(page.locator('main')).toContainText('My green one')
   await expect(page.getByRole('region', { name: 'What to pack' })).toContainText('of 100', { timeout: 30_000 })
   await page.getByRole('link', { name: 'Bench' }).click()
   await expect(page.locator('main')).toContainText('The hung bar')
-  await page.getByRole('link', { name: 'Water' }).click()
-  await expect(page.getByTestId('call').first()).toBeVisible()
+  // What is asked of workers can be sent to them: the page works nothing out itself.
   const { made, refused } = await sent()
   expect(made).toBeGreaterThan(20)
   expect(refused).toEqual([])

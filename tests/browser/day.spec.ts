@@ -27,10 +27,26 @@ const packed = async (page: Page) => (await panel(page).locator('ol li b').allTe
 for (const hand of HANDS) {
   test.describe(`the day by ${hand}`, () => {
     test.use({ viewport: hand === 'touch' ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: hand === 'touch' })
-    test('pulls the sky, changes the rods, keeps the plan and opens the hour in Water', async ({ page }) => {
-      await openDay(page)
+    test('holds a change, pulls the sky, changes the rod, keeps the plan and opens the hour in Water', async ({
+      page,
+    }) => {
+      // A dark morning, a bright day and a dark evening: changes worth a while.
+      await openDay(page, { 'piscator.day': JSON.stringify(CHANGING) })
+      await settled(page)
       const { press, pull, choose } = await handOf(hand, page)
-      await expect(page.getByRole('list', { name: 'Rods through the day' }).getByRole('listitem')).toHaveCount(4)
+      const edge = page.getByRole('slider', { name: /^Change from/ }).first()
+      const name = (await edge.getAttribute('aria-label'))!
+      const at = Number(await edge.getAttribute('aria-valuenow'))
+      await pull(edge, { dx: hand === 'touch' ? 12 : 30, keys: ['ArrowRight'] })
+      const held = page.getByRole('slider', { name: `${name}, held by you` })
+      await expect(held).toBeVisible()
+      await settled(page)
+      expect(Number(await held.getAttribute('aria-valuenow'))).toBeGreaterThan(at)
+      await press(page.getByRole('button', { name: /held by you: let go/ }))
+      await settled(page)
+      await expect(held).toBeHidden()
+      await expect.poll(() => valueOf(page, name)).toBe(at)
+
       const cloud = await valueOf(page, 'Cloud at this hour')
       await pull(slider(page, 'Cloud at this hour'), { dy: 20, keys: ['PageUp'] })
       await expect.poll(() => valueOf(page, 'Cloud at this hour')).toBeGreaterThan(cloud + 0.1)
@@ -38,9 +54,9 @@ for (const hand of HANDS) {
       const hour = await valueOf(page, /^Hour of the day$/)
       expect(hour).toBeGreaterThan(11 * 60)
       await press(page.getByRole('button', { name: 'Rods and banks' }))
-      await choose(page.getByRole('button', { name: /^Rod 2:/ }), /Bladed jig/)
+      await choose(page.getByRole('button', { name: /^Rod 1:/ }), /Bladed jig/)
       await press(page.getByRole('button', { name: 'Say how the banks stand' }))
-      await clean(page)
+      await clean(page, '[role=dialog]')
       await press(page.getByRole('button', { name: 'Close' }))
       await settled(page)
       await expect(page.getByRole('button', { name: /^Bladed jig/ })).toBeVisible()
@@ -54,24 +70,6 @@ for (const hand of HANDS) {
       await expect(page.getByTestId('call').first()).toBeVisible()
       await expect.poll(() => valueOf(page, 'Time of day')).toBe(hour)
     })
-    test('pulls a change to another hour, where it is held until it is let go', async ({ page }) => {
-      // A dark morning, a bright day and a dark evening: changes worth a while.
-      await openDay(page, { 'piscator.day': JSON.stringify(CHANGING) })
-      await settled(page)
-      const { press, pull } = await handOf(hand, page)
-      const edge = page.getByRole('slider', { name: /^Change from/ }).first()
-      const name = (await edge.getAttribute('aria-label'))!
-      const at = Number(await edge.getAttribute('aria-valuenow'))
-      await pull(edge, { dx: hand === 'touch' ? 12 : 30, keys: ['ArrowRight'] })
-      const held = page.getByRole('slider', { name: `${name}, held by you` })
-      await expect(held).toBeVisible()
-      await settled(page)
-      expect(Number(await held.getAttribute('aria-valuenow'))).toBeGreaterThan(at)
-      await press(page.getByRole('button', { name: /held by you: let go/ }))
-      await settled(page)
-      await expect(held).toBeHidden()
-      await expect.poll(() => valueOf(page, name)).toBe(at)
-    })
   })
 }
 
@@ -80,10 +78,13 @@ for (const [size, viewport] of Object.entries(SIZES))
     await page.setViewportSize(viewport)
     await openDay(page)
     await settled(page)
+    await expect(page.getByRole('list', { name: 'Rods through the day' }).getByRole('listitem')).toHaveCount(4)
     await inGoodOrder(page)
   })
 
-test('the light follows the cloud at once, and the lanes within a second of the hand at rest', async ({ page }) => {
+test('the light follows the cloud at once, a storm stops the fishing, and changing costs what is said', async ({
+  page,
+}) => {
   await page.setViewportSize(SIZES.desk)
   await openDay(page)
   await settled(page)
@@ -95,11 +96,7 @@ test('the light follows the cloud at once, and the lanes within a second of the 
   await settled(page)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(() => valueOf(page, 'Cloud at this hour')).toBeLessThan(0.9)
-})
 
-test('a storm stops the fishing, and changing costs what is said', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await openDay(page)
   await page.getByRole('button', { name: 'Storm?' }).click()
   await settled(page)
   await expect(panel(page)).toContainText('Lightning')

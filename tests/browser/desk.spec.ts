@@ -23,7 +23,7 @@ for (const hand of PRESSING) {
       await field.fill('6 ft')
       await field.press('Enter')
       await expect(told).toContainText(/disc to (5|6)/, { timeout: 30_000 })
-      await clean(page)
+      await clean(page, '[role=dialog]')
       await nothingClipped(page)
       await press(page.getByRole('button', { name: 'Use this water' }))
       await expect.poll(() => valueOf(page, /disc vanishes/)).toBeGreaterThan(1.4)

@@ -16,9 +16,9 @@ for (const hand of PRESSING) {
   test.describe(`the log by ${hand}`, () => {
     const touch = hand === 'touch'
     test.use({ viewport: touch ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: touch })
-    test('counts taps by rod, takes the last back, and has them all when it comes back', async ({ page }) => {
+    test('counts taps by rod, has them all when it comes back, and tests one thing, fairly', async ({ page }) => {
       await openLog(page)
-      const { press } = await handOf(hand, page)
+      const { press, choose } = await handOf(hand, page)
       await press(page.getByRole('button', { name: 'On the water' }))
       await press(target(page, 'Bite'))
       await press(target(page, 'Bite'))
@@ -37,10 +37,7 @@ for (const hand of PRESSING) {
       await press(page.getByRole('button', { name: 'End the trip' }))
       await press(part(page, 'Season'))
       await expect(page.getByText(/3 bites, 1 landed/)).toBeVisible()
-    })
-    test('tests one thing and insists on it, and leaves out what the rule says', async ({ page }) => {
-      await openLog(page)
-      const { press, choose } = await handOf(hand, page)
+
       await press(part(page, 'Two-colour test'))
       await choose(page.getByRole('button', { name: /^What differs/ }), /^Line/)
       const begin = page.getByRole('button', { name: 'Begin the test' })
@@ -54,11 +51,9 @@ for (const hand of PRESSING) {
       await press(page.getByRole('button', { name: 'Another spot' }))
       await expect(page.getByText(/its pair will be left out/)).toBeVisible()
       await expect(page.getByText(/8 lb mono/).first()).toBeVisible()
-    })
-    test('runs a fair test and says that it is too soon', async ({ page }) => {
-      await openLog(page)
-      const { press } = await handOf(hand, page)
-      await press(part(page, 'Two-colour test'))
+
+      // Another, to the end of its first whole pair.
+      await press(page.getByRole('button', { name: 'Stop, keep the count' }))
       await press(page.getByRole('button', { name: /^Casts in a spell/ }))
       await page.getByRole('textbox', { name: /Casts in a spell/ }).fill('1')
       await page.keyboard.press('Enter')
@@ -117,8 +112,12 @@ for (const place of ['', 'day', 'box', 'bench', 'log'])
 
 test.describe('without signal', () => {
   test.use({ serviceWorkers: 'allow', viewport: SIZES.phone })
-  test('says when a newer version is ready, and leaves it be when told to', async ({ page }) => {
+  test('can be put on the home screen, says when a newer version is ready, and leaves it be', async ({ page }) => {
     await openLog(page)
+    const client = await page.context().newCDPSession(page)
+    const { installabilityErrors } = await client.send('Page.getInstallabilityErrors')
+    // A private window, as tests have, can never be installed from; nothing else may stand in the way.
+    expect(installabilityErrors.map(e => e.errorId).filter(id => id !== 'in-incognito')).toEqual([])
     await page.evaluate(() => {
       const root = document.querySelector('#__nuxt') as unknown as {
         __vue_app__: { $nuxt: { $pwa: { needRefresh: boolean } } }
@@ -129,13 +128,6 @@ test.describe('without signal', () => {
     await clean(page)
     await page.getByRole('button', { name: 'Later' }).click()
     await expect(page.getByText('A newer Piscator is ready.')).toBeHidden()
-  })
-  test('can be put on the home screen', async ({ page }) => {
-    await openLog(page)
-    const client = await page.context().newCDPSession(page)
-    const { installabilityErrors } = await client.send('Page.getInstallabilityErrors')
-    // A private window, as tests have, can never be installed from; nothing else may stand in the way.
-    expect(installabilityErrors.map(e => e.errorId).filter(id => id !== 'in-incognito')).toEqual([])
   })
   test('every place opens and ranks after one visit, and what was tapped is sent once there is signal', async ({
     page,

@@ -82,8 +82,20 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       })
     }
 
-    test('single keys do what the keyboard map says', async ({ page }) => {
+    test('single keys do what their map says, and axe finds nothing, in any theme', async ({ page }) => {
       await open(page)
+      await page.waitForTimeout(300)
+      await cleanInEveryTheme(page)
+      await nothingClipped(page)
+      for (const key of ['c', 'f', 'h', '?']) {
+        await page.keyboard.press(key)
+        const close = page.getByRole('dialog').getByRole('button', { name: 'Close' })
+        await expect(close).toBeVisible()
+        await cleanInEveryTheme(page, '[role=dialog]')
+        await page.keyboard.press('Escape')
+        await expect(close).toBeHidden()
+      }
+
       const before = await valueOf(page, /disc vanishes/)
       await slider(page, /disc vanishes/).focus()
       for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowUp')
@@ -110,21 +122,6 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await page.getByRole('button', { name: 'Take back' }).first().click()
       await page.keyboard.press('h')
       await expect(page.getByText('Nothing kept yet.')).toBeVisible()
-    })
-
-    test('axe finds nothing in any theme and nothing is cut off', async ({ page }) => {
-      await open(page)
-      await page.waitForTimeout(300)
-      await cleanInEveryTheme(page)
-      await nothingClipped(page)
-      for (const key of ['c', 'f', 'h', '?']) {
-        await page.keyboard.press(key)
-        const close = page.getByRole('dialog').getByRole('button', { name: 'Close' })
-        await expect(close).toBeVisible()
-        await cleanInEveryTheme(page, '[role=dialog]')
-        await page.keyboard.press('Escape')
-        await expect(close).toBeHidden()
-      }
     })
   })
 }
@@ -166,12 +163,22 @@ for (const scene of [...SCENES, CROWDED])
     }
   })
 
-test('starts as new where something else was left in the place of its settings', async ({ page }) => {
+test('starts as new where its settings were something else, teaches once, and never again when dismissed', async ({
+  page,
+}) => {
+  await page.setViewportSize(SIZES.desk)
   const junk = { 'learnt': 'true', 'rack': '{}', 'theme': '7', 'unfolded': 'null', 'only-owned': '[]' }
   const settings = Object.fromEntries(Object.entries(junk).map(([k, v]) => [`piscator.${k}`, v]))
   await open(page, '', settings)
+  const hints = page.getByRole('complementary', { name: 'How to take the readings' })
+  await expect(hints).toBeVisible()
+  await page.getByRole('button', { name: /Got it/ }).click()
+  await expect(hints).toContainText('Wind')
+  await page.getByRole('button', { name: 'Skip all' }).click()
+  await expect(hints).toBeHidden()
+  await page.reload()
   await expect(firstCall(page)).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Got it' })).toBeVisible()
+  await expect(hints).toBeHidden()
 })
 
 test('at 200 % zoom the job still works', async ({ page }) => {
@@ -183,22 +190,21 @@ test('at 200 % zoom the job still works', async ({ page }) => {
   await expect(page.getByRole('status').filter({ hasText: 'Kept' }).first()).toBeVisible()
 })
 
-test('typed values: good ones are taken, bad ones stay to be mended', async ({ page }) => {
+test('good typed values are taken, bad ones stay to be mended; bottom and sun are set on the picture', async ({
+  page,
+}) => {
   await page.setViewportSize(SIZES.desk)
-  await open(page)
+  await open(page, '?lure=jerkbait&vis=1&cloud=0')
   await page.getByRole('button', { name: /^Visibility:/ }).click()
   const field = page.getByRole('textbox', { name: /Visibility/ })
   await field.fill('murky')
   await field.press('Enter')
   await expect(page.getByRole('alert')).toContainText('Type a number')
   await expect(field).toHaveValue('murky')
-  await field.fill('3')
+  await field.fill('10')
   await field.press('Enter')
-  expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(0.914, 2)
-})
+  expect(await valueOf(page, /disc vanishes/)).toBeCloseTo(3.048, 2)
 
-test('the bottom and the sun are set on the picture, and the ranges follow', async ({ page }) => {
-  await open(page, '?lure=jerkbait&vis=3&cloud=0')
   await page.getByRole('button', { name: 'Set the bottom' }).click()
   const bottom = slider(page, 'Depth of the water')
   await expect(bottom).toBeVisible()
@@ -313,51 +319,15 @@ test('says in plain words when the records are away', async ({ page, context }) 
   await expect(firstCall(page)).toBeVisible()
 })
 
-test('teaches once, and never again when dismissed', async ({ page }) => {
+test('loads under 300 kB of script, reaches out to nobody else, and every lure type answers and is drawn', async ({
+  page,
+  baseURL,
+}) => {
   await page.setViewportSize(SIZES.desk)
-  await open(page, '', { 'piscator.learnt': '[]' })
-  const hints = page.getByRole('complementary', { name: 'How to take the readings' })
-  await expect(hints).toBeVisible()
-  await page.getByRole('button', { name: /Got it/ }).click()
-  await expect(hints).toContainText('Wind')
-  await page.getByRole('button', { name: 'Skip all' }).click()
-  await expect(hints).toBeHidden()
-  await page.reload()
-  await expect(firstCall(page)).toBeVisible()
-  await expect(hints).toBeHidden()
-})
-
-test('every lure type answers and is drawn', async ({ page }) => {
-  await page.setViewportSize(SIZES.desk)
-  await open(page)
-  await page.getByRole('button', { name: 'All 24' }).click()
-  const lures = await page.locator('[data-lure]').evaluateAll(all => all.map(e => (e as HTMLElement).dataset.lure!))
-  await page.keyboard.press('Escape')
-  expect(lures).toHaveLength(24)
-  for (const lure of lures) {
-    await takeLure(page, lure)
-    await expect(firstCall(page)).toHaveAttribute('data-finish', new RegExp(`^${lure}\\.`))
-    expect(await firstCall(page).locator('svg [data-part]').count(), lure).toBeGreaterThan(0)
-    // A picture that cannot be read has no width.
-    const broken = () =>
-      page.locator('img').evaluateAll(all => all.filter(i => (i as HTMLImageElement).naturalWidth === 0).length)
-    await expect.poll(broken, { message: lure }).toBe(0)
-  }
-})
-
-test('reaches out to nothing but its own server', async ({ page, baseURL }) => {
   const strangers: string[] = []
   page.on('request', r => {
     if (!r.url().startsWith(baseURL!) && !/^(data|blob):/.test(r.url())) strangers.push(r.url())
   })
-  await page.setViewportSize(SIZES.desk)
-  await open(page)
-  await page.getByText('Contrast against distance, with its rivals').click()
-  await expect(page.getByRole('img', { name: /Contrast against distance/ })).toBeVisible()
-  expect(strangers).toEqual([])
-})
-
-test('the first load is under 300 kB of script', async ({ page }) => {
   let bytes = 0
   const counted: Promise<void>[] = []
   page.on('response', r => {
@@ -375,4 +345,21 @@ test('the first load is under 300 kB of script', async ({ page }) => {
   await Promise.all(counted)
   expect(bytes).toBeGreaterThan(50_000)
   expect(bytes).toBeLessThan(300_000)
+
+  await page.getByRole('button', { name: 'All 24' }).click()
+  const lures = await page.locator('[data-lure]').evaluateAll(all => all.map(e => (e as HTMLElement).dataset.lure!))
+  await page.keyboard.press('Escape')
+  expect(lures).toHaveLength(24)
+  for (const lure of lures) {
+    await takeLure(page, lure)
+    await expect(firstCall(page)).toHaveAttribute('data-finish', new RegExp(`^${lure}\\.`))
+    expect(await firstCall(page).locator('svg [data-part]').count(), lure).toBeGreaterThan(0)
+    // A picture that cannot be read has no width.
+    const broken = () =>
+      page.locator('img').evaluateAll(all => all.filter(i => (i as HTMLImageElement).naturalWidth === 0).length)
+    await expect.poll(broken, { message: lure }).toBe(0)
+  }
+  await page.getByText('Contrast against distance, with its rivals').click()
+  await expect(page.getByRole('img', { name: /Contrast against distance/ })).toBeVisible()
+  expect(strangers).toEqual([])
 })
