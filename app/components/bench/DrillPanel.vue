@@ -76,13 +76,13 @@ const waterOf = (colour: string) => (red.value ? redTone(colour, NIGHT_WATER) : 
 
 <template>
   <section class="border-t-2 border-ink p-3" aria-label="Drills">
+    <h2 class="figure text-lead font-bold">{{ asked && !failed ? question : 'Drills' }}</h2>
     <p v-if="failed" role="alert">
       No question could be made just now.
       <button type="button" class="min-h-11 underline" @click="ask">Try again</button>
     </p>
     <p v-else-if="!asked" aria-busy="true">Making a question …</p>
     <template v-else>
-      <h2 class="figure text-lead font-bold">{{ question }}</h2>
       <p class="leading-snug">{{ scene }}</p>
       <ul v-if="finishes.length" class="mt-2 grid grid-cols-3 gap-2">
         <li v-for="(f, i) in finishes" :key="f.id">
