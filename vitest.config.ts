@@ -1,21 +1,23 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-/** The app's own folder, as Nuxt names it. */
-const alias = { '~': fileURLToPath(new URL('./app', import.meta.url)) }
-/** Far more than any test takes alone: a loaded machine is no fault of the code. */
-const testTimeout = 120_000
-const house = { setupFiles: ['tests/lightTable.ts'], runner: './tests/runner.ts', testTimeout }
-
 export default defineConfig({
+  // The app's own folder, as Nuxt names it.
+  resolve: { alias: { '~': fileURLToPath(new URL('./app', import.meta.url)) } },
+  // Said here, it is not looked for in the files of a build that may be under way.
+  esbuild: { tsconfigRaw: '{}' },
   test: {
+    setupFiles: ['tests/lightTable.ts'],
+    runner: './tests/runner.ts',
+    // Far more than any test takes alone: a loaded machine is no fault of the code.
+    testTimeout: 120_000,
+    hookTimeout: 60_000,
     // Every core works: what is checked beside them mostly waits.
     maxWorkers: '100%',
     projects: [
       {
-        resolve: { alias },
+        extends: true,
         test: {
-          ...house,
           name: 'unit',
           // Numbers in, numbers out: files of one thread share what they import, or a third of the time would go into
           // loading the same house again.
@@ -28,32 +30,17 @@ export default defineConfig({
         },
       },
       {
-        resolve: { alias },
-        test: {
-          // What the app's stores keep, and are about to send, must not reach another file's.
-          ...house,
-          name: 'unit-app',
-          include: ['app/**/*.test.ts'],
-        },
+        extends: true,
+        // What the app's stores keep, and are about to send, must not reach another file's.
+        test: { name: 'unit-app', include: ['app/**/*.test.ts'] },
       },
       {
-        resolve: { alias },
-        test: {
-          ...house,
-          name: 'service',
-          hookTimeout: 60_000,
-          fileParallelism: false,
-          include: ['server/**/*.service.test.ts'],
-        },
+        extends: true,
+        test: { name: 'service', fileParallelism: false, include: ['server/**/*.service.test.ts'] },
       },
       {
-        test: {
-          ...house,
-          name: 'api',
-          include: ['tests/api/**/*.test.ts'],
-          fileParallelism: false,
-          hookTimeout: 60_000,
-        },
+        extends: true,
+        test: { name: 'api', fileParallelism: false, include: ['tests/api/**/*.test.ts'] },
       },
     ],
   },

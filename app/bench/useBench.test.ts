@@ -1,4 +1,5 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
+import { comes } from '../../tests/reference/comes'
 import { type EffectScope, effectScope, nextTick, ref } from 'vue'
 import type { BenchAsk, BenchResult } from './work'
 import { useAnswerTo } from './useBench'
@@ -28,9 +29,9 @@ describe('an answer of the bench', () => {
     const { asked, told, side } = answers('level')
     expect(sides(asked)).toEqual(['level'])
     asked[0]!.tell('a')
-    await vi.waitFor(() => expect(told.value).toBe('a'))
+    await comes(() => expect(told.value).toBe('a'))
     side.value = null
-    await vi.waitFor(() => expect(told.value).toBeNull())
+    await comes(() => expect(told.value).toBeNull())
     expect(asked).toHaveLength(1)
   })
   it('is asked for one at a time, and only the newest question after the one under way', async () => {
@@ -41,21 +42,21 @@ describe('an answer of the bench', () => {
     }
     expect(asked).toHaveLength(1)
     asked[0]!.tell('old')
-    await vi.waitFor(() => expect(sides(asked)).toEqual(['level', 'below']))
+    await comes(() => expect(sides(asked)).toEqual(['level', 'below']))
     // What is older than the newest question is never shown.
     expect(told.value).toBeNull()
     asked[1]!.tell('new')
-    await vi.waitFor(() => expect(told.value).toBe('new'))
+    await comes(() => expect(told.value).toBe('new'))
     expect(asked).toHaveLength(2)
   })
   it('that failed says so until the next is there', async () => {
     const { asked, told, failed, run } = answers('level')
     asked[0]!.fail()
-    await vi.waitFor(() => expect(failed.value).toBe(true))
+    await comes(() => expect(failed.value).toBe(true))
     expect(told.value).toBeNull()
     void run()
-    await vi.waitFor(() => expect(asked).toHaveLength(2))
+    await comes(() => expect(asked).toHaveLength(2))
     asked[1]!.tell('there')
-    await vi.waitFor(() => expect([told.value, failed.value]).toEqual(['there', false]))
+    await comes(() => expect([told.value, failed.value]).toEqual(['there', false]))
   })
 })

@@ -7,6 +7,7 @@ import { finishesOf } from '#core/lure/finish'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { apartJnd } from '#core/sight/measure'
+import { comes } from '../../tests/reference/comes'
 import { type KitQuestion, MOST_KIT, useBox } from './useBox'
 import type { BoxAsk } from './work'
 
@@ -65,7 +66,7 @@ afterEach(() => scope.stop())
 describe('the box worked out', () => {
   it('has a tray for each lure type in it, in their order, and as many looks as the fish tells', async () => {
     const { trays, lookCount, map } = box()
-    await vi.waitFor(() => expect(trays.value).toHaveLength(2))
+    await comes(() => expect(trays.value).toHaveLength(2))
     expect(trays.value.map(t => t.lure)).toEqual(['jerkbait', 'spinnerbait'])
     expect(trays.value.map(t => t.finishes.flatMap(f => f.ids).sort())).toEqual([['a', 'b', 'c'], ['d']])
     const looks = trays.value.flatMap(t => [...new Set(t.finishes.map(f => f.look))])
@@ -74,13 +75,13 @@ describe('the box worked out', () => {
   })
   it('maps the lure that is looked at with the whole catalogue, and no other', async () => {
     const { map, state } = box({ mapped: 'spinnerbait' })
-    await vi.waitFor(() => expect(map.value?.finishIds).toHaveLength(finishesOf('spinnerbait').length))
+    await comes(() => expect(map.value?.finishIds).toHaveLength(finishesOf('spinnerbait').length))
     state.mapped = null
-    await vi.waitFor(() => expect(map.value).toBeNull())
+    await comes(() => expect(map.value).toBeNull())
   })
   it('chooses kits of what is owned for the scenes of its lures, once the box rests', async () => {
     const { kit, kitProgress } = box()
-    await vi.waitFor(() => expect(kit.value).not.toBeNull(), 5000)
+    await comes(() => expect(kit.value).not.toBeNull())
     expect(kitProgress.value).toBeNull()
     expect(kit.value!.curve.map(k => k.size)).toEqual([1, 2, 3, 4])
     for (const { size, finishIds } of kit.value!.curve) expect(finishIds.length).toBeLessThanOrEqual(size)
@@ -91,25 +92,25 @@ describe('the box worked out', () => {
   })
   it('scores scenes once for all that is kept and dropped', async () => {
     const { kit, state } = box()
-    await vi.waitFor(() => expect(kit.value).not.toBeNull(), 5000)
+    await comes(() => expect(kit.value).not.toBeNull())
     state.drop = ['jerkbait.black']
-    await vi.waitFor(() => expect(kinds().filter(k => k === 'kit-begin')).toHaveLength(2), 5000)
-    await vi.waitFor(() => expect(kit.value!.curve.flatMap(k => k.finishIds)).not.toContain('jerkbait.black'))
+    await comes(() => expect(kinds().filter(k => k === 'kit-begin')).toHaveLength(2))
+    await comes(() => expect(kit.value!.curve.flatMap(k => k.finishIds)).not.toContain('jerkbait.black'))
     expect(kinds().filter(k => k === 'score')).toHaveLength(1)
   })
   it('takes no step towards a kit while the page is in a hurry, and goes on after it', async () => {
     const { kit, kitProgress, hurry } = box()
     hurry.value = true
-    await vi.waitFor(() => expect(kitProgress.value).toEqual({ share: 0, gap: null }), 5000)
+    await comes(() => expect(kitProgress.value).toEqual({ share: 0, gap: null }))
     await new Promise(r => setTimeout(r, 300))
     expect(kinds().filter(k => k !== 'tray')).toEqual([])
     hurry.value = false
-    await vi.waitFor(() => expect(kit.value).not.toBeNull(), 5000)
+    await comes(() => expect(kit.value).not.toBeNull())
   })
   it('asks nothing more of workers once its place is left in a hurry', async () => {
     const { kitProgress, hurry } = box()
     hurry.value = true
-    await vi.waitFor(() => expect(kitProgress.value).not.toBeNull(), 5000)
+    await comes(() => expect(kitProgress.value).not.toBeNull())
     scope.stop()
     const before = asked.length
     hurry.value = false
@@ -123,7 +124,7 @@ describe('the box worked out', () => {
       .slice(0, 20)
       .map((f, i) => lure(`l${i}`, f.id))
     const { kit } = box({ owned: many, kit: { of: { sample } } })
-    await vi.waitFor(() => expect(kit.value).not.toBeNull(), 9000)
+    await comes(() => expect(kit.value).not.toBeNull())
     expect(kit.value!.curve.at(-1)!.size).toBe(MOST_KIT)
     const [drawn] = asked.filter(q => q.kind === 'sample')
     expect(drawn).toMatchObject({ seed: 20260511, ask: { lures: ['jerkbait'], moments: 6 } })
@@ -146,7 +147,7 @@ describe('the box worked out', () => {
   })
   it.each(['score', 'kit-begin'] as const)('stays stopped where it was in the middle of %s', async kind => {
     const { kit, stopped, stop, choose, kitProgress, trays } = box()
-    await vi.waitFor(() => expect(trays.value).toHaveLength(2))
+    await comes(() => expect(trays.value).toHaveLength(2))
     meanwhile.is = q => q.kind === kind && stop()
     await choose()
     expect(kinds().at(-1)).toBe(kind)

@@ -4,6 +4,7 @@ import type { OwnLure } from '#core/box/own'
 import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import { finishesOf } from '#core/lure/finish'
+import { comes } from '../../tests/reference/comes'
 import { useDay } from './useDay'
 import type { DayAsk } from './work'
 
@@ -52,7 +53,7 @@ function day(over: Partial<DayRequest> = {}) {
   return { ...made, state }
 }
 const of = (kind: DayAsk['kind']) => asked.filter(q => q.kind === kind)
-const planned = (d: ReturnType<typeof day>) => vi.waitFor(() => expect(d.plan.value).not.toBeNull(), 15_000)
+const planned = (d: ReturnType<typeof day>) => comes(() => expect(d.plan.value).not.toBeNull())
 
 beforeEach(() => {
   scope = effectScope()
@@ -64,7 +65,7 @@ afterEach(() => scope.stop())
 describe('the day worked out', () => {
   it('has its light at once, then every lane ranked in portions, then the plan', async () => {
     const d = day()
-    await vi.waitFor(() => expect(d.light.value).not.toBeNull(), 15_000)
+    await comes(() => expect(d.light.value).not.toBeNull())
     const { steps, sun, moon, depthsM } = d.light.value!
     expect([steps[0]!.atMin, steps.at(-1)!.endMin]).toEqual([540, 1140])
     expect(steps[0]!.acrossShadeM).not.toBeNull()
@@ -91,31 +92,28 @@ describe('the day worked out', () => {
         6,
       )
     }
-  }, 30_000)
+  })
   it('ranks nothing anew where only the pack, the price of a change or a held change moves', async () => {
     const d = day()
     await planned(d)
     const before = of('scores').length
     const plan = d.plan.value!
     d.state.request = { ...d.state.request, packMost: 1 }
-    await vi.waitFor(() => expect(d.plan.value!.pack).toHaveLength(1), 15_000)
+    await comes(() => expect(d.plan.value!.pack).toHaveLength(1))
     expect(d.plan.value!.packed).toBeLessThanOrEqual(plan.packed)
     const held = { before: 'jerkbait.bone', after: 'jerkbait.black' }
     d.state.pins = [{ lane: 0, fromMin: 540, atMin: 780, toMin: 900, ...held }]
     d.state.request = { ...d.state.request, packMost: 6 }
     const heldAt = (t: number) => d.plan.value!.lanes[0]!.find(s => s.from <= t && t < s.to)?.finishId
-    await vi.waitFor(
-      () => expect([heldAt(0), heldAt(7), heldAt(8)]).toEqual([held.before, held.before, held.after]),
-      15_000,
-    )
+    await comes(() => expect([heldAt(0), heldAt(7), heldAt(8)]).toEqual([held.before, held.before, held.after]))
     expect(of('scores')).toHaveLength(before)
-  }, 30_000)
+  })
   it('ranks anew for another water, a bank whose shade is fished, and lures of one’s own', async () => {
     const d = day()
     await planned(d)
     const steps = of('scores').length
     const again = async (times: number) => {
-      await vi.waitFor(() => expect(of('plan')).toHaveLength(times), 15_000)
+      await comes(() => expect(of('plan')).toHaveLength(times))
       expect(of('scores')).toHaveLength(times * steps)
     }
     d.state.request = { ...d.state.request, bank: { ...DAY.bank!, heightM: 20 } }
@@ -125,11 +123,11 @@ describe('the day worked out', () => {
     d.state.own = [MINE]
     await again(3)
     expect(Object.keys(d.scored.value[1]![0]!.scores).some(id => id.startsWith('popper.own-mine'))).toBe(true)
-  }, 45_000)
+  })
   it('says that it failed, and stops when it is told to', async () => {
     broken.is = true
     const d = day()
-    await vi.waitFor(() => expect(d.failed.value).toBe(true), 15_000)
+    await comes(() => expect(d.failed.value).toBe(true))
     broken.is = false
     d.state.request = { ...d.state.request, water: { visibilityM: 0.7, tint: 'tea' } }
     await planned(d)
@@ -141,7 +139,7 @@ describe('the day worked out', () => {
       if (shown > 0) d.cancel()
     }
     d.state.request = { ...d.state.request, water: { visibilityM: 2, tint: 'green' } }
-    await vi.waitFor(() => expect(d.cancelled.value).toBe(true), 15_000)
+    await comes(() => expect(d.cancelled.value).toBe(true))
     expect([shown > 0 && shown < 1, d.progress.value, d.plan.value === before]).toEqual([true, 1, true])
-  }, 30_000)
+  })
 })

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { type EffectScope, effectScope, reactive } from 'vue'
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
+import { comes } from '../../tests/reference/comes'
 import { useDesk } from './useDesk'
 import type { DeskAsk } from './work'
 
@@ -39,8 +40,8 @@ describe('readings weighed', () => {
   it('tell of the water first, then of what comes first in each water they allow, a few at a time', async () => {
     const { told, progress, busy, sureness, state } = desk([{ kind: 'disc', depthM: 0.9 }])
     expect([progress.value, busy.value]).toEqual([0, true])
-    await vi.waitFor(() => expect(progress.value).toBe(1), 20_000)
-    await vi.waitFor(() => expect(busy.value).toBe(false))
+    await comes(() => expect(progress.value).toBe(1))
+    await comes(() => expect(busy.value).toBe(false))
     const [read, ...firsts] = asked
     expect(read).toMatchObject({ kind: 'read', salt: true, units: 'metric' })
     const sizes = firsts.map(q => (q.kind === 'firsts' ? q.waters.length : 0))
@@ -53,16 +54,16 @@ describe('readings weighed', () => {
     expect(sureness.value!.of100).toBeGreaterThanOrEqual(0)
     // Without any reading nothing is told of the water.
     state.readings = []
-    await vi.waitFor(() => expect(told.value).toBeNull())
+    await comes(() => expect(told.value).toBeNull())
     expect([progress.value, sureness.value]).toEqual([0, null])
   }, 30_000)
   it('that cannot be weighed say so, and weigh again with the next', async () => {
     broken.is = true
     const { failed, busy, told, state } = desk([{ kind: 'look', tint: 'tea' }])
-    await vi.waitFor(() => expect([failed.value, busy.value]).toEqual([true, false]))
+    await comes(() => expect([failed.value, busy.value]).toEqual([true, false]))
     broken.is = false
     state.readings = [{ kind: 'look', tint: 'brown' }]
-    await vi.waitFor(() => expect(told.value).not.toBeNull(), 20_000)
+    await comes(() => expect(told.value).not.toBeNull())
     expect(failed.value).toBe(false)
   }, 30_000)
 })

@@ -8,6 +8,7 @@ import { TRIP_OF } from '../../tests/reference/log'
 import { effectScope } from 'vue'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
+import { comes } from '../../tests/reference/comes'
 import { useCarried } from './useCarried'
 import { useLogStore } from './store'
 
@@ -110,7 +111,7 @@ describe('the log', () => {
     await vi.advanceTimersByTimeAsync(14_900)
     expect([changed.value.length, noted()]).toEqual([1, first])
     await vi.advanceTimersByTimeAsync(200)
-    await vi.waitFor(() => expect(noted()).toBe(first + 1))
+    await comes(() => expect(noted()).toBe(first + 1))
     expect(changed.value).toEqual([])
     await note()
     expect(noted()).toBe(first + 1)

@@ -7,6 +7,7 @@ import { useInstrumentsStore } from '~/instruments/store'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { TRIP_OF } from '../../tests/reference/log'
+import { comes } from '../../tests/reference/comes'
 import { useLogStore } from './store'
 import { useCarried } from './useCarried'
 import { useWhereaboutsStore } from './whereabouts'
@@ -83,7 +84,7 @@ describe('conditions of the trip under way', () => {
     }
     expect(noted()).toEqual([14])
     await vi.advanceTimersByTimeAsync(15_000)
-    await vi.waitFor(() => expect(noted()).toEqual([14, 17]))
+    await comes(() => expect(noted()).toEqual([14, 17]))
     expect(Date.parse(log.taps.at(-1)!.body.asked!.light.at!.time)).toBeGreaterThan(Date.now() - 60_000)
     scope.stop()
   })

@@ -4,6 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { LureRecord } from '#shared/schema/record'
 import type { SyncEvent } from '#shared/schema/sync'
+import { comes } from '../../tests/reference/comes'
 import { type Standing, takeIn } from './merge'
 import { useRecordsStore } from './store'
 
@@ -49,8 +50,7 @@ const names = (store: ReturnType<typeof useRecordsStore>) =>
     .list('lure')
     .map(l => l.body.name)
     .sort()
-const settled = async (store: ReturnType<typeof useRecordsStore>) =>
-  vi.waitFor(() => expect(store.unsent).toBe(0), { timeout: 5000 })
+const settled = async (store: ReturnType<typeof useRecordsStore>) => comes(() => expect(store.unsent).toBe(0))
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory()
@@ -119,7 +119,7 @@ describe('records', () => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
     server.loseAnswers = true
     await store.put('lure', lure('Bone'))
-    await vi.waitFor(() => expect(server.kept).toHaveLength(1))
+    await comes(() => expect(server.kept).toHaveLength(1))
     server.loseAnswers = false
     await vi.advanceTimersByTimeAsync(5000)
     vi.useRealTimers()
@@ -132,7 +132,7 @@ describe('records', () => {
     server.kept.push(event('018f0000-0000-7000-8000-000000000001', 'r', '2026-01-01T00:00:00.000Z', lure('Theirs')))
     const store = useRecordsStore()
     await store.load()
-    await vi.waitFor(() => expect(names(store)).toEqual(['Theirs']))
+    await comes(() => expect(names(store)).toEqual(['Theirs']))
     await store.put('lure', lure('Mine'), 'r')
     expect(names(store)).toEqual(['Mine'])
     await store.remove('lure', 'r')
@@ -150,12 +150,12 @@ describe('records', () => {
     await store.put('lure', lure('Bone'))
     expect([names(store), store.trouble]).toEqual([['Bone'], 'full'])
     expect(store.words).toMatch(/^No room left on this device\. What is not sent yet lasts/)
-    await vi.waitFor(() => expect(server.kept).toHaveLength(1))
+    await comes(() => expect(server.kept).toHaveLength(1))
     server.away = true
     await store.put('lure', lure('Black'))
     put.mockRestore()
     server.away = false
-    await vi.waitFor(async () => {
+    await comes(async () => {
       await store.sync()
       expect([store.unsent, store.trouble]).toEqual([0, null])
     })
@@ -166,7 +166,7 @@ describe('records', () => {
     server.kept.push(event('018f0000-0000-7000-8000-000000000001', 'r', '2199-01-01T00:00:00.000Z', lure('Theirs')))
     const store = useRecordsStore()
     await store.load()
-    await vi.waitFor(() => expect(names(store)).toEqual(['Theirs']))
+    await comes(() => expect(names(store)).toEqual(['Theirs']))
     await store.put('lure', lure('Mine'), 'r')
     expect(names(store)).toEqual(['Mine'])
     await settled(store)
@@ -193,16 +193,16 @@ describe('records', () => {
     const store = useRecordsStore()
     await store.load()
     await store.put('lure', lure('Bone'))
-    await vi.waitFor(() => expect(asked).toEqual(['/api/v1/device']))
+    await comes(() => expect(asked).toEqual(['/api/v1/device']))
     answer(new Response(null, { status: 204 }))
-    await vi.waitFor(() => expect(asked).toEqual(['/api/v1/device', '/api/v1/sync']))
+    await comes(() => expect(asked).toEqual(['/api/v1/device', '/api/v1/sync']))
   })
   it('written in one tab are seen in the other at once', async () => {
     fakeServer().away = true
     const [one, other] = [useRecordsStore(), useRecordsStore(createPinia())]
     await Promise.all([one.load(), other.load()])
     await one.put('lure', lure('Bone'))
-    await vi.waitFor(() => expect([names(other), other.unsent]).toEqual([['Bone'], 1]))
+    await comes(() => expect([names(other), other.unsent]).toEqual([['Bone'], 1]))
   })
   it('last as long as the page where the browser keeps nothing, and it is said', async () => {
     const server = fakeServer()
@@ -238,7 +238,7 @@ describe('records', () => {
     void store.put('lure', lure('Bone'))
     void store.put('lure', lure('Black'))
     expect(held.size).toBe(2)
-    await vi.waitFor(() => expect(commit).toHaveBeenCalled())
+    await comes(() => expect(commit).toHaveBeenCalled())
     commit.mockRestore()
     const again = useRecordsStore(createPinia())
     await again.load()

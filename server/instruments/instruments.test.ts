@@ -5,6 +5,7 @@ import { appendChecksumFooter } from 'nmea-simple/dist/helpers'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { evenFrom } from '#core/numeric/even'
 import { standingOf } from '#shared/instruments'
+import { comes } from '../../tests/reference/comes'
 import { boatServer, roundOf } from '../../tools/devices/boat'
 import { stationServer } from '../../tools/devices/station'
 import { makeBoard } from './board'
@@ -147,7 +148,7 @@ describe('what instruments tell', () => {
     ends.push(() => board.close())
     board.listen(() => seen.push(board.now().line))
     board.open({ host: '127.0.0.1', port, simulated: true })
-    await vi.waitFor(() => expect(board.now().cast?.samples.length).toBeGreaterThan(5), { timeout: 5000 })
+    await comes(() => expect(board.now().cast?.samples.length).toBeGreaterThan(5))
     const { told, line, simulated } = board.now()
     expect([line, simulated]).toEqual(['here', true])
     expect(told.temperatureC!.value).toBeGreaterThan(10)
@@ -170,13 +171,13 @@ describe('what instruments tell', () => {
     first.on('connection', s => sockets.push(s))
     const line = listen('127.0.0.1', port, { line: t => heard.push(t), state: s => states.push(s) }, FAST)
     ends.push(line.close)
-    await vi.waitFor(() => expect(heard).toEqual(['one', 'two']))
+    await comes(() => expect(heard).toEqual(['one', 'two']))
     first.close()
     for (const s of sockets) s.destroy()
-    await vi.waitFor(() => expect(states.at(-1)).toBe('away'))
+    await comes(() => expect(states.at(-1)).toBe('away'))
     const again = serve().listen(port, '127.0.0.1')
     ends.push(() => again.close())
-    await vi.waitFor(() => expect(heard).toEqual(['one', 'two', 'one', 'two']), { timeout: 3000 })
+    await comes(() => expect(heard).toEqual(['one', 'two', 'one', 'two']))
   })
   it('is away where a line that is open says nothing', async () => {
     const silent = createServer(() => {})
@@ -185,7 +186,7 @@ describe('what instruments tell', () => {
     const states: string[] = []
     const line = listen('127.0.0.1', port, { line: () => {}, state: s => states.push(s) }, { ...FAST, silentMs: 30 })
     ends.push(line.close)
-    await vi.waitFor(() => expect(states.slice(0, 3)).toEqual(['here', 'away', 'here']), { timeout: 3000 })
+    await comes(() => expect(states.slice(0, 3)).toEqual(['here', 'away', 'here']))
   })
   it('comes from the gauge as long as somebody looks', async () => {
     const server = stationServer(11, () => AT.getTime())
@@ -201,13 +202,13 @@ describe('what instruments tell', () => {
     await new Promise(r => setTimeout(r, 40))
     expect(asked).toEqual([])
     board.listen(() => {})
-    await vi.waitFor(() => expect(board.now().gauge).toBe('here'))
+    await comes(() => expect(board.now().gauge).toBe('here'))
     const { gaugeFnu, gaugeTemperatureC } = board.now().told
     expect(gaugeFnu!.value).toBeGreaterThan(0)
     expect(gaugeTemperatureC!.atMs).toBeLessThanOrEqual(AT.getTime())
     server.closeAllConnections()
     server.close()
-    await vi.waitFor(() => expect(board.now().gauge).toBe('away'))
+    await comes(() => expect(board.now().gauge).toBe('away'))
   })
 })
 const FAST = { firstMs: 10, mostMs: 40, silentMs: 5000 }
