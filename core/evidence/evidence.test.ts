@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { calibration, drawWater, jarsRight, tallJarsRight } from '../../tests/reference/calibration'
 import { dice } from '../../tests/reference/dice'
+import { CHANNELS, SENSOR } from '#core/evidence/likelihood'
 import { targetReflectance } from '#core/evidence/target'
 import { possibleWaters } from '#core/evidence/possible'
 import { readWater } from '#core/evidence/readWater'
@@ -8,9 +9,10 @@ import { evenNormals, repainted, strayed } from '#core/evidence/strays'
 import { discAt, posteriorOf, tintOdds } from '#core/evidence/whichWater'
 import type { Reading } from '#core/request/readings'
 import { LightColumn } from '#core/light-field/lightField'
+import { COLUMN } from '#core/light-field/table'
 import { skyInputOf } from '#core/request/sky'
 import { type SkyLight, skyLight } from '#core/sky/light'
-import { readingColumn, vanishingDepthM, waterFromReading } from '#core/reading/disc'
+import { EYE, EYE_BANDS, readingColumn, vanishingDepthM, waterFromReading } from '#core/reading/disc'
 import { waterOptics } from '#core/water/optics'
 import { TINTS, type TintId } from '#core/water/tints'
 import { allowedWaters, recommendByReadings } from '#core/ranking/byReadings'
@@ -25,6 +27,19 @@ function pair(tint: TintId, discM: number): Reading[] {
     target,
     depthM: vanishingDepthM(column, targetReflectance(target)!),
   }))
+}
+
+/** A meter let down in a water of a tint, with or without colours. */
+function meter(tint: TintId, discM: number, coloured: boolean): Reading {
+  const column = readingColumn(waterFromReading(TINTS[tint].recipe, false, discM))
+  const through = (weights: readonly number[], depthM: number) =>
+    EYE_BANDS.reduce((sum, b, i) => sum + weights[i]! * column.value(b, depthM, COLUMN.ed), 0)
+  const samples = [0.2, 0.5, 0.8, 1.2].map(depthM => ({
+    depthM,
+    lux: 1e4 * through(EYE, depthM),
+    ...(coloured && Object.fromEntries(CHANNELS.map(c => [c, 100 * through(SENSOR[c], depthM)]))),
+  }))
+  return { kind: 'light', samples }
 }
 
 /** Ways of straying tried with each of 34 amounts of five recipes. */
@@ -121,6 +136,12 @@ describe('readings of the water', () => {
   it('tell silt from tea by white and black', () => {
     expect(oddsOf(pair('tea', 0.3), 'tea')).toBeGreaterThan(1.5 * oddsOf(pair('tea', 0.3), 'brown'))
     expect(oddsOf(pair('brown', 0.3), 'brown')).toBeGreaterThan(4 * oddsOf(pair('brown', 0.3), 'tea'))
+  })
+  it('tell tea by a meter’s colours, which its light alone does not', () => {
+    const teaOf = (tint: TintId, coloured: boolean) => oddsOf([meter(tint, 1.5, coloured)], 'tea')
+    expect(teaOf('tea', false)).toBeLessThan(0.5)
+    expect(teaOf('tea', true)).toBeGreaterThan(0.8)
+    expect(teaOf('green', true)).toBeLessThan(0.5 * teaOf('green', false))
   })
   it('narrow with every reading that agrees', () => {
     const width = (...r: Reading[]) => {

@@ -34,6 +34,7 @@ describe('a sentence', () => {
     ['YXMTW,14.5,C', { temperatureC: 14.5 }],
     ['WIMWV,214.8,R,3.6,K,A', { windMps: 1 }],
     ['WIMWV,214.8,R,5.0,M,A', { windMps: 5 }],
+    ['WIMWV,214.8,R,10.0,N,A', { windMps: 5.1444 }],
     ['GPRMC,140000,A,3452.212,N,08418.024,W,0.4,84.0,100526,,,A', { latitude: 34.8702, longitude: -84.3004 }],
     ['GPGGA,140000,3452.212,N,08418.024,W,1,08,1.0,312.0,M,-31.0,M,,', { latitude: 34.8702, longitude: -84.3004 }],
   ])('%s is understood', (text, told) => {

@@ -5,6 +5,7 @@ import { foodOf } from './food'
 import { catalogueOf, coloursOf } from './paintwork'
 import { GOLDEN } from './requests'
 import { picksOf } from './picks'
+import { daysOf, drillsOf, kitsOf, readingsOf, trialsOf } from './rooms'
 import { rulesOf } from './rules'
 import { SCREENS } from './screens'
 import { SCENES } from './scenes'
@@ -20,6 +21,11 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),
   sweeps: sweepsOf,
   edges: edgesOf,
+  readings: readingsOf,
+  trials: trialsOf,
+  drills: drillsOf,
+  kits: kitsOf,
+  days: daysOf,
   food: foodOf,
   colours: coloursOf,
   catalogue: catalogueOf,
