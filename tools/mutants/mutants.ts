@@ -20,7 +20,7 @@ const PROJECTS = ['unit', 'unit-app', 'service'].filter(p =>
   readFileSync(join(ROOT, 'vitest.config.ts'), 'utf8').includes(`'${p}'`),
 )
 /** A slip that makes a loop endless counts as noticed after this long, ms: far more than the tests take. */
-const PATIENCE_MS = 400_000
+const PATIENCE_MS = 300_000
 
 const listed = spawnSync('git', ['ls-files', 'core', 'shared', 'app', 'server'], { cwd: ROOT, encoding: 'utf8' }).stdout
 const files = listed
@@ -75,12 +75,13 @@ function workshop(): string {
 function tests(dir: string, file: string): Promise<boolean> {
   return new Promise(done => {
     const projects = PROJECTS.map(p => `--project=${p}`)
-    const args = ['related', file, '--run', '--bail=1', '--maxWorkers=1', ...projects, '--reporter=dot']
+    const settings = ['--root', '.', '--config', 'tools/mutants/vitest.config.ts', '--bail=1', '--reporter=dot']
+    const args = ['related', file, '--run', ...settings, ...projects]
     const child = spawn('node_modules/.bin/vitest', args, {
       detached: true,
       cwd: dir,
       stdio: 'ignore',
-      env: { ...process.env, CI: 'true' },
+      env: { ...process.env, CI: 'true', PISCATOR_SLIP: file },
     })
     // The whole group: a runner's own workers would go round for ever.
     const timer = setTimeout(() => {
