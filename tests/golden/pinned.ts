@@ -4,12 +4,13 @@ import { edgesOf } from './edges'
 import { foodOf } from './food'
 import { catalogueOf, coloursOf } from './paintwork'
 import { GOLDEN } from './requests'
+import { limitsOf } from './limits'
 import { picksOf } from './picks'
 import { daysOf, drillsOf, kitsOf, readingsOf, trialsOf } from './rooms'
 import { rulesOf } from './rules'
 import { SCREENS } from './screens'
 import { SCENES } from './scenes'
-import { sweepsOf } from './sweeps'
+import { advisedOf, sweepsOf } from './sweeps'
 
 const plain = (v: unknown): unknown => JSON.parse(JSON.stringify(v))
 export const folder = new URL('./pinned/', import.meta.url)
@@ -20,6 +21,7 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   ...SCREENS,
   picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),
   sweeps: sweepsOf,
+  advised: advisedOf,
   edges: edgesOf,
   readings: readingsOf,
   trials: trialsOf,
@@ -29,6 +31,7 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   food: foodOf,
   colours: coloursOf,
   catalogue: catalogueOf,
+  limits: limitsOf,
   rules: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, rulesOf(name)])),
 }
 

@@ -1,0 +1,20 @@
+import { openApi } from '#shared/openapi'
+
+type Schema = Readonly<Record<string, unknown>>
+const isLimit = (key: string) => /^(exclusive)?(min|max)|^(pattern|default|multipleOf|additional)/i.test(key)
+function* limitsIn(schema: Schema, path: string): Generator<[string, unknown]> {
+  const own = Object.entries(schema).filter(([key, value]) => isLimit(key) && typeof value !== 'object')
+  if (own.length) yield [path, Object.fromEntries(own)]
+  for (const [key, part] of Object.entries(schema))
+    if (typeof part === 'object' && part !== null)
+      yield* limitsIn(part as Schema, key === 'properties' ? path : `${path}/${key}`)
+}
+
+/** What is taken and what is answered at most and at least, by the description others read it from. */
+export const limitsOf = () =>
+  Object.fromEntries(
+    Object.entries(openApi('').components.schemas).map(([name, schema]) => [
+      name,
+      Object.fromEntries(limitsIn(schema as Schema, '')),
+    ]),
+  )
