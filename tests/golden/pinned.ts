@@ -6,6 +6,7 @@ import { catalogueOf, coloursOf } from './paintwork'
 import { GOLDEN } from './requests'
 import { limitsOf } from './limits'
 import { picksOf } from './picks'
+import { readingOf } from './reading'
 import { daysOf, drillsOf, kitsOf, readingsOf, trialsOf } from './rooms'
 import { rulesOf } from './rules'
 import { SCREENS } from './screens'
@@ -32,6 +33,7 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   colours: coloursOf,
   catalogue: catalogueOf,
   limits: limitsOf,
+  reading: readingOf,
   rules: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, rulesOf(name)])),
 }
 
