@@ -1,11 +1,9 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { handOf } from '~/screen/worker'
+import { handFor } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
 import type { BenchAsk, BenchResult } from './work'
 
-/** A worker for the bench. Throws where workers are refused. */
-const makeWorker = () =>
-  handOf<BenchAsk, BenchResult>(new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }))
+const makeWorker = () => handFor<BenchAsk, BenchResult>('bench')
 
 /** Who works for the bench's parts, ended with the page. */
 export function useBenchHand() {

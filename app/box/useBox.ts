@@ -6,7 +6,7 @@ import type { SampleAsk } from '#core/kit/sample'
 import type { Scene, SceneScores } from '#core/kit/scenes'
 import type { LureId } from '#core/lure/types'
 import type { Request } from '#core/request/request'
-import { handOf } from '~/screen/worker'
+import { handFor } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
 import type { BoxAsk, BoxResult, KitStep, MapShown, SameShown, TrayShown } from './work'
 
@@ -21,9 +21,7 @@ export const MOST_KIT = 12
 /** Scenes of a lure that a finish is compared in before it is bought. */
 const SAME_SCENES = 60
 
-/** A worker for the box. Throws where workers are refused. */
-const makeWorker = () =>
-  handOf<BoxAsk, BoxResult>(new Worker(new URL('./box.worker.ts', import.meta.url), { type: 'module' }))
+const makeWorker = () => handFor<BoxAsk, BoxResult>('box')
 
 const typesOf = (owned: readonly OwnLure[]) => [...new Set(owned.map(o => o.lure))].sort()
 

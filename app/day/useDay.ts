@@ -4,7 +4,7 @@ import type { OwnLure } from '#core/box/own'
 import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import type { StepScores } from '#core/day/scores'
-import { handOf } from '~/screen/worker'
+import { handFor } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
 import type { DayAsk, DayResult, DayShown, PlanShown } from './work'
 
@@ -15,9 +15,7 @@ const HANDS = Math.min(3, globalThis.navigator?.hardwareConcurrency ?? 2)
 /** The lanes wait until the hand rests this long, ms; the light follows it at once. */
 const REST_MS = 120
 
-/** A worker for days. Throws where workers are refused. */
-const makeWorker = () =>
-  handOf<DayAsk, DayResult>(new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' }))
+const makeWorker = () => handFor<DayAsk, DayResult>('day')
 
 export interface DayQuestion {
   request: DayRequest

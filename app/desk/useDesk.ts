@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
-import { handOf } from '~/screen/worker'
+import { handFor } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
 import { surenessOf } from './sureness'
 import type { FirstIn } from '#core/ranking/byReadings'
@@ -10,9 +10,7 @@ import type { DeskAnswer, DeskAsk, DeskResult } from './work'
 /** Waters ranked between two looks at whether something newer was asked. */
 const AT_ONCE = 6
 
-/** A worker that weighs readings. Throws where workers are refused. */
-const makeWorker = () =>
-  handOf<DeskAsk, DeskResult>(new Worker(new URL('./desk.worker.ts', import.meta.url), { type: 'module' }))
+const makeWorker = () => handFor<DeskAsk, DeskResult>('desk')
 
 /**
  * What the readings tell of the water, and how far the pick hangs on it: worked out in a worker of its own, the newest

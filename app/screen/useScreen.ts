@@ -9,10 +9,9 @@ import {
   shallowRef,
   watch,
 } from 'vue'
-import { withLightTable } from './lightTable'
 import type { Draft, ScreenAsk, ScreenModel } from './model'
 import { stillFrames } from './stillFrames'
-import { makeWorker } from './worker'
+import { handFor } from './worker'
 import { workerHand } from './workerHand'
 
 /** The answer is said to be on its way when it takes longer than this, ms. */
@@ -71,10 +70,10 @@ export function useAnswers(): Answers {
 
 /** Who works the screen out: a worker while one is to be had, else the page. */
 const workerOrPage = () =>
-  workerHand(makeWorker, async ask => {
-    const [{ workScreen }] = await Promise.all([import('./model'), withLightTable()])
-    return workScreen(ask)
-  })
+  workerHand(
+    () => handFor<ScreenAsk, ScreenModel | Draft>('screen'),
+    async ask => (await import('./work')).workOutScreen(ask),
+  )
 
 /**
  * An answer with a draft's rows in it. What else is the same to the fish is drawn anew only once the finger rests:

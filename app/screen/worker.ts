@@ -1,10 +1,13 @@
 import { wrap } from 'comlink'
-import type { Draft, ScreenAsk, ScreenModel } from './model'
 import { plain } from './plain'
 import type { Hand } from './workerHand'
 
-/** A browser's worker that exposes `work`, as a hand. */
-export function handOf<Ask, Answer>(worker: Worker): Hand<Ask, Answer> {
+/** What workers are made for; each has work of its own, and the engine with the others. */
+export type Room = 'screen' | 'bench' | 'box' | 'day' | 'desk'
+
+/** A worker of the browser's for a room, as a hand. Throws where workers are refused. */
+export function handFor<Ask, Answer>(room: Room): Hand<Ask, Answer> {
+  const worker = new Worker(new URL('../engine.worker.ts', import.meta.url), { type: 'module', name: room })
   const remote = wrap<{ work: (ask: unknown) => unknown }>(worker)
   return {
     work: ask => remote.work(plain(ask)) as Promise<Answer>,
@@ -15,9 +18,3 @@ export function handOf<Ask, Answer>(worker: Worker): Hand<Ask, Answer> {
     end: () => worker.terminate(),
   }
 }
-
-/** A ranking worker of the browser's. Throws where workers are refused. */
-export const makeWorker = () =>
-  handOf<ScreenAsk, ScreenModel | Draft>(
-    new Worker(new URL('./ranking.worker.ts', import.meta.url), { type: 'module' }),
-  )

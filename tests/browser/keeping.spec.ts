@@ -96,7 +96,7 @@ test.describe('a worker that fails', () => {
     await expect(firstCall(page)).toBeVisible()
   })
   test('where it cannot be loaded the page works it out', async ({ page, context }) => {
-    await context.route(/ranking\.worker/, r => r.abort())
+    await context.route(/engine\.worker/, r => r.abort())
     await page.setViewportSize(SIZES.desk)
     await open(page)
     const before = await firstCall(page).getAttribute('data-finish')
@@ -105,7 +105,7 @@ test.describe('a worker that fails', () => {
   })
   test('where nothing can be loaded it is said in words, and mended by itself', async ({ page, context, baseURL }) => {
     // Everything of the first load, but not what is fetched when a worker has failed.
-    await context.route(/ranking\.worker/, r => r.abort())
+    await context.route(/engine\.worker/, r => r.abort())
     let away = true
     await context.route(`${baseURL}/_nuxt/**`, async (route, request) => {
       const late = await page.evaluate(() => document.querySelector('main') !== null).catch(() => false)

@@ -28,7 +28,7 @@ const files = listed
   .filter(
     f =>
       f.endsWith('.ts') &&
-      !/\.test\.ts$|(^|\/)data\/|\.d\.ts$|db\/(seeds|migrations)|app\/figures|app\/workers|\.worker\.ts$/.test(f),
+      !/\.test\.ts$|(^|\/)data\/|\.d\.ts$|db\/(seeds|migrations)|app\/figures|\.worker\.ts$/.test(f),
   )
   .filter(f => !only || f.startsWith(only))
   .sort()

@@ -1,4 +1,0 @@
-import { expose } from 'comlink'
-import { workBench } from './work'
-
-expose({ work: workBench })

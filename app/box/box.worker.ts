@@ -1,4 +1,0 @@
-import { expose } from 'comlink'
-import { workBox } from './work'
-
-expose({ work: workBox })

@@ -1,4 +1,0 @@
-import { expose } from 'comlink'
-import { workDay } from './work'
-
-expose({ work: workDay })

@@ -1,4 +1,0 @@
-import { expose } from 'comlink'
-import { workDesk } from './work'
-
-expose({ work: workDesk })

@@ -1,0 +1,16 @@
+import { expose } from 'comlink'
+import { workOutScreen } from '~/screen/work'
+import type { Room } from '~/screen/worker'
+
+type Work = (ask: never) => unknown
+/** What a worker does, by the room it is named for. One engine serves all; what only a room needs comes with it. */
+const WORKS: Record<Room, () => Work | Promise<Work>> = {
+  screen: () => workOutScreen,
+  bench: async () => (await import('~/bench/work')).workBench,
+  box: async () => (await import('~/box/work')).workBox,
+  day: async () => (await import('~/day/work')).workDay,
+  desk: async () => (await import('~/desk/work')).workDesk,
+}
+
+const work = WORKS[self.name as Room]()
+expose({ work: async (ask: never) => (await work)(ask) })
