@@ -94,6 +94,16 @@ describe('the screen', () => {
     expect(s.list.value!.fresh).toBe(Infinity)
     expect(s.plate.value).toBe(before)
   })
+  it('asks for the first ten where nobody said what is in sight, and for all once the finger is off', async () => {
+    const s = screenOf()
+    asked[0]!.answer(whole('clear', 'p'))
+    await frames(4)
+    await s.change('p', true)
+    asked[1]!.answer({ lure: 'frog', clarity: 'murky', rows: [], looks: 1 })
+    await frames(12)
+    await s.change('p')
+    expect(asked.map(a => a.ask.draftRows)).toEqual([null, [0, 10], null])
+  })
   it('says when it takes long, and gives up when told to; the next change asks afresh', async () => {
     const s = screenOf()
     await vi.advanceTimersByTimeAsync(249)

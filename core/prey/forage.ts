@@ -5,8 +5,6 @@ export interface Prey {
   words: string
   /** A group of it, as anglers say it. */
   plural: string
-  /** Body length, m. */
-  lengthM: number
   /** Lives in some waters only: counted where it is listed, given or seen, never by the calendar alone. */
   local?: true
   /** True where it lives in salt or brackish water; false in fresh; null in both. */
@@ -22,35 +20,30 @@ export const FORAGE = {
   'shad': {
     words: 'shad',
     plural: 'shad',
-    lengthM: 0.08,
     salt: false,
     parts: { back: 'slate', flank: 'silver+white*0.3', belly: 'white', tail: 'grey' },
   },
   'herring': {
     words: 'herring',
     plural: 'herring',
-    lengthM: 0.11,
     salt: null,
     parts: { back: 'dark-blue', flank: 'silver+white*0.25', belly: 'white', tail: 'grey' },
   },
   'sunfish': {
     words: 'sunfish',
     plural: 'sunfish',
-    lengthM: 0.09,
     salt: false,
     parts: { back: 'moss', flank: 'olive-gold+blue*0.12+black*0.1', belly: 'amber', chin: 'orange', tail: 'moss' },
   },
   'crawfish': {
     words: 'crawfish',
     plural: 'crawfish',
-    lengthM: 0.07,
     salt: false,
     parts: { back: 'dark-brown', flank: 'rust+black*0.2', belly: 'amber', tail: 'dark-red' },
   },
   'yellow-perch': {
     words: 'yellow perch',
     plural: 'yellow perch',
-    lengthM: 0.1,
     salt: false,
     parts: {
       back: 'dark-green',
@@ -63,28 +56,24 @@ export const FORAGE = {
   'shiner': {
     words: 'shiner',
     plural: 'shiners',
-    lengthM: 0.07,
     salt: false,
     parts: { back: 'olive', flank: 'silver+white*0.3', belly: 'white', tail: 'clear' },
   },
   'golden-shiner': {
     words: 'golden shiner',
     plural: 'golden shiners',
-    lengthM: 0.1,
     salt: false,
     parts: { back: 'olive-gold', flank: 'gold+cream*0.25', belly: 'cream', tail: 'olive-gold' },
   },
   'fry': {
     words: 'fry',
     plural: 'fry',
-    lengthM: 0.03,
     salt: false,
     parts: { back: 'moss', flank: 'smoke+olive*0.3', belly: 'clear', tail: 'clear' },
   },
   'frog': {
     words: 'frog',
     plural: 'frogs',
-    lengthM: 0.07,
     salt: false,
     parts: {
       back: 'grass+black*0.2',
@@ -97,56 +86,48 @@ export const FORAGE = {
   'insect': {
     words: 'insect',
     plural: 'insects',
-    lengthM: 0.02,
     salt: false,
     parts: { back: 'black', flank: 'brown', belly: 'moss', tail: 'brown' },
   },
   'mullet': {
     words: 'mullet',
     plural: 'mullet',
-    lengthM: 0.12,
     salt: true,
     parts: { back: 'slate', flank: 'silver+grey*0.3', belly: 'white', tail: 'grey' },
   },
   'menhaden': {
     words: 'menhaden',
     plural: 'menhaden',
-    lengthM: 0.1,
     salt: true,
     parts: { back: 'slate', flank: 'silver+~gold*0.3+white*0.2', belly: 'white', tail: 'lemon' },
   },
   'pilchard': {
     words: 'pilchard',
     plural: 'pilchards',
-    lengthM: 0.08,
     salt: true,
     parts: { back: 'grass', flank: 'silver+white*0.2', belly: 'white', tail: 'lemon' },
   },
   'pinfish': {
     words: 'pinfish',
     plural: 'pinfish',
-    lengthM: 0.08,
     salt: true,
     parts: { back: 'olive', flank: 'silver+yellow*0.25+sky-blue*0.1', belly: 'white', tail: 'olive' },
   },
   'shrimp': {
     words: 'shrimp',
     plural: 'shrimp',
-    lengthM: 0.08,
     salt: true,
     parts: { back: 'sand:translucent', flank: 'clear+sand*0.25', belly: 'clear', tail: 'amber:translucent' },
   },
   'crab': {
     words: 'crab',
     plural: 'crabs',
-    lengthM: 0.06,
     salt: true,
     parts: { back: 'moss', flank: 'olive-gold+sky-blue*0.1', belly: 'cream', tail: 'moss' },
   },
   'goby': {
     words: 'goby',
     plural: 'gobies',
-    lengthM: 0.08,
     salt: null,
     local: true,
     parts: { back: 'dark-brown', flank: 'tan+brown*0.45', belly: 'cream', tail: 'brown' },
@@ -154,14 +135,12 @@ export const FORAGE = {
   'glass-minnow': {
     words: 'glass minnow',
     plural: 'glass minnows',
-    lengthM: 0.05,
     salt: true,
     parts: { back: 'smoke', flank: 'clear+~silver*0.25', belly: 'clear', tail: 'clear' },
   },
   'croaker': {
     words: 'croaker',
     plural: 'croakers',
-    lengthM: 0.1,
     salt: true,
     local: true,
     parts: { back: 'bronze', flank: 'nickel+bronze*0.3', belly: 'white', tail: 'lemon' },
@@ -169,7 +148,6 @@ export const FORAGE = {
   'sand-eel': {
     words: 'sand eel',
     plural: 'sand eels',
-    lengthM: 0.12,
     salt: true,
     local: true,
     parts: { back: 'olive', flank: 'silver+olive*0.2', belly: 'white', tail: 'olive' },
