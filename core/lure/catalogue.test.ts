@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { CoatError, parseCoat } from '#core/paintwork/coat'
 import { FAMILIES } from '#core/paintwork/families'
-import { finishById, finishesOf } from '#core/lure/finish'
+import { buildFinish, finishById, finishesOf } from '#core/lure/finish'
 import { FORAGE_KINDS, preyCoat } from '#core/prey/forage'
 import { LURE_IDS, SIDES, lureType } from '#core/lure/types'
 import { PARTS, type Part } from '#core/paintwork/parts'
@@ -29,6 +29,16 @@ describe.each(LURE_IDS)('the catalogue of %s', lure => {
     expect(Object.values(type.parts).reduce((s, p) => s + p.share, 0)).toBeCloseTo(1, 9)
     expect(type.depthM).toBeGreaterThanOrEqual(type.runsM[0])
     expect(type.depthM).toBeLessThanOrEqual(type.runsM[1])
+  })
+})
+
+describe('a finish that is painted in part', () => {
+  it('is told by the parts it has', () => {
+    const { traits, families } = buildFinish('jerkbait', 'own', 'own', { belly: parseCoat('black:matte') })
+    expect([traits, families]).toEqual([
+      { opacity: 'opaque', flash: 'none', tone: 'dark', vivid: false, matte: true },
+      ['black'],
+    ])
   })
 })
 
