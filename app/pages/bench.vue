@@ -91,7 +91,9 @@ onMounted(() => {
   <main
     class="min-h-dvh bg-page text-ink"
     :class="
-      phone ? 'pb-20' : 'grid h-dvh grid-cols-[minmax(0,1fr)_372px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
+      phone
+        ? 'flex flex-col pb-20'
+        : 'grid h-dvh grid-cols-[minmax(0,1fr)_372px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
     "
   >
     <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
@@ -194,7 +196,7 @@ onMounted(() => {
       <BoatSide v-if="on('Bar')" :work="work" :request="request" />
       <DrillPanel v-if="on('Drills')" :work="work" />
     </div>
-    <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
+    <TopBar v-if="phone" class="mt-auto" part="foot" @where="sheet = 'where'">
       <BenchBar @change="sheet = 'hang'" />
     </TopBar>
     <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null"><PlaceTabs foot /></div>

@@ -173,7 +173,9 @@ onMounted(() => {
   <main
     class="min-h-dvh bg-page text-ink"
     :class="
-      phone ? 'pb-20' : 'grid h-dvh grid-cols-[minmax(0,1fr)_386px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
+      phone
+        ? 'flex flex-col pb-20'
+        : 'grid h-dvh grid-cols-[minmax(0,1fr)_386px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
     "
   >
     <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
@@ -303,7 +305,7 @@ onMounted(() => {
         @buy="buy"
       />
     </div>
-    <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
+    <TopBar v-if="phone" class="mt-auto" part="foot" @where="sheet = 'where'">
       <BoxBar @add="buy(null)" @files="sheet = 'files'" />
     </TopBar>
     <PlaceTabs v-if="phone" foot class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null" />
