@@ -69,7 +69,7 @@ describe('the reading desk', () => {
     if (!Array.isArray(firsts)) throw new Error('a reading, not firsts')
     expect(firsts).toHaveLength(3)
     for (const f of firsts) expect(f.shared).toContain(f.first)
-  }, 30_000)
+  })
   it('takes the mean of the pixels under the loupe', () => {
     expect(meanColour({ data: [255, 0, 10, 255, 0, 0, 20, 255], width: 2, height: 1 })).toBe('#80000f')
   })

@@ -56,7 +56,7 @@ describe('readings weighed', () => {
     state.readings = []
     await comes(() => expect(told.value).toBeNull())
     expect([progress.value, sureness.value]).toEqual([0, null])
-  }, 30_000)
+  })
   it('that cannot be weighed say so, and weigh again with the next', async () => {
     broken.is = true
     const { failed, busy, told, state } = desk([{ kind: 'look', tint: 'tea' }])
@@ -65,5 +65,5 @@ describe('readings weighed', () => {
     state.readings = [{ kind: 'look', tint: 'brown' }]
     await comes(() => expect(told.value).not.toBeNull())
     expect(failed.value).toBe(false)
-  }, 30_000)
+  })
 })
