@@ -1,9 +1,15 @@
 import { openApi } from '#shared/openapi'
 
 type Schema = Readonly<Record<string, unknown>>
-const isLimit = (key: string) => /^(exclusive)?(min|max)|^(pattern|default|multipleOf|additional)/i.test(key)
+const LIMIT = /^(exclusive)?(min|max)|^(pattern|default|multipleOf|additional)/i
+/** Lists of words are counted: they are pinned elsewhere. */
+const told = (key: string, value: unknown) =>
+  key === 'required' ? value : key === 'enum' ? (value as unknown[]).length : LIMIT.test(key) ? value : undefined
 function* limitsIn(schema: Schema, path: string): Generator<[string, unknown]> {
-  const own = Object.entries(schema).filter(([key, value]) => isLimit(key) && typeof value !== 'object')
+  const own = Object.entries(schema).flatMap(([key, value]) => {
+    const limit = told(key, value)
+    return limit === undefined ? [] : [[key, limit]]
+  })
   if (own.length) yield [path, Object.fromEntries(own)]
   for (const [key, part] of Object.entries(schema))
     if (typeof part === 'object' && part !== null)

@@ -60,6 +60,8 @@ const blocks = (...bites: [number, number][]): Block[] =>
   bites.map(([a, b]) => ({ a: { casts: 15, bites: a }, b: { casts: 15, bites: b } }))
 const TRIALS: Record<string, Block[]> = {
   'nothing yet': [],
+  'none cast': blocks([2, 0]).concat({ a: { casts: 0, bites: 0 }, b: { casts: 0, bites: 0 } }),
+  'one cast': [{ a: { casts: 1, bites: 1 }, b: { casts: 0, bites: 0 } }],
   'no bites': blocks([0, 0], [0, 0]),
   'early': blocks([1, 0]),
   'alike': blocks([2, 2], [3, 2], [1, 2], [2, 3]),
@@ -89,6 +91,7 @@ export function kitsOf() {
     scenes: told(scenes),
     kit: told(kitOf(scored, { owned, sizes: [1, 3], keep: [], drop: [] })),
     pinned: told(kitOf(scored, { owned, sizes: [2, 2], keep: ['jerkbait.black'], drop: ['jerkbait.white'] })),
+    elsewhere: told(kitOf(scored, { owned, sizes: [1, 3], keep: ['jerkbait.black', 'tube.black'], drop: [] })),
   }
 }
 
