@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { dice } from '../../tests/reference/dice'
-import { sampleScenes, usualTemperatureC } from '#core/kit/sample'
+import { sampleScenes } from '#core/kit/sample'
 import { finishById } from '#core/lure/finish'
 import { coatWords, parseCoat } from '#core/paintwork/coat'
 import { srgbOfCoat } from '#core/picture/inTheHand'
@@ -130,10 +130,5 @@ describe('scenes drawn from waters', () => {
     const mean = scenes.reduce((sum, s) => sum + Math.log(s.water.visibilityM), 0) / scenes.length
     expect(Math.exp(mean)).toBeGreaterThan(1)
     expect(Math.exp(mean)).toBeLessThan(2)
-  })
-  it('have the warmth of their season and side of the equator', () => {
-    expect(usualTemperatureC(35, 205)).toBeGreaterThan(24)
-    expect(usualTemperatureC(35, 22)).toBeLessThan(8)
-    expect(usualTemperatureC(-35, 22)).toBeGreaterThan(24)
   })
 })

@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { DAY_MIN } from '#core/units'
 import { clockOf, endClockOf } from '#core/day/clock'
 import { cautionsOfDay } from '#core/day/cautions'
@@ -44,8 +45,6 @@ export interface DayAnswer {
   worth: DayPlan['worth']
   cautions: { kind: string; from: Clock; to: Clock; text: string }[]
 }
-
-const round = (v: number, by = 1e4) => Math.round(v * by) / by
 
 /** The finish tied on in each step of a lane. */
 const tiedOn = (spells: readonly Spell[], steps: number): number[] => {
@@ -129,14 +128,14 @@ export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = pla
   }
   const stepOut = (step: DayStep, t: number): DayAnswer['steps'][number] => ({
     at: clockOf(step.atMin),
-    sunElevationDeg: round(step.sunElevationDeg, 100),
-    sunBearingDeg: round(step.sunBearingDeg, 100),
+    sunElevationDeg: rounded(step.sunElevationDeg, 2),
+    sunBearingDeg: rounded(step.sunBearingDeg, 2),
     sky: step.weather.sky,
-    shadeM: step.shadeM === null ? null : round(step.shadeM, 100),
+    shadeM: step.shadeM === null ? null : rounded(step.shadeM, 2),
     ashore: step.weather.lightning,
     light: {
       lux: scores.map(lane => lane[t]).find(told => told)?.lux ?? null,
-      cloud: round(step.weather.cloud),
+      cloud: rounded(step.weather.cloud),
       wind: step.weather.wind,
     },
     lures: r.lures.map((_, l) => lureStep(l, t)),
@@ -150,7 +149,7 @@ export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = pla
       sunset: at(sunset),
       lastLight: at(lastLight),
     },
-    moon: { rise: at(moon.rise), set: at(moon.set), fraction: round(moonFraction(clock.msAt(DAY_MIN / 2))) },
+    moon: { rise: at(moon.rise), set: at(moon.set), fraction: rounded(moonFraction(clock.msAt(DAY_MIN / 2))) },
     steps: steps.map(stepOut),
     spells: plan.free.flatMap(({ spells }, l) =>
       spells.map((spell, i) => {
@@ -161,16 +160,16 @@ export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = pla
           to: endClockOf(steps[spell.to - 1]!.endMin),
           finishId,
           why,
-          gain: round(gain),
+          gain: rounded(gain),
         }
       }),
     ),
     pack: plan.pack.map(({ laneIndex, finishId, lost }) => ({
       finishId,
       lure: r.lures[laneIndex]!.lure,
-      without: plan.worth.all > 0 ? round(lost / plan.worth.all) : 0,
+      without: plan.worth.all > 0 ? rounded(lost / plan.worth.all) : 0,
     })),
-    worth: { all: round(plan.worth.all), pack: round(plan.worth.pack), oneEach: round(plan.worth.oneEach) },
+    worth: { all: rounded(plan.worth.all), pack: rounded(plan.worth.pack), oneEach: rounded(plan.worth.oneEach) },
     cautions: cautionsOfDay(day, scores).map(({ kind, fromMin, toMin, sentence }) => ({
       kind,
       from: clockOf(fromMin),

@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { dayClock, type DayClock, type Step } from '#core/day/clock'
 import { type Weather, weatherOf } from '#core/day/forecast'
 import type { DayLane, DayRequest } from '#core/day/request'
@@ -102,15 +103,13 @@ function tossUpOf({ ranked }: Worked): boolean {
   return false
 }
 
-const round = (v: number) => Math.round(v * 1e4) / 1e4
-
 /** Rank one lure in one step: the heavy part of a plan, a full ranking without its reasons. Null ashore. */
 export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane): StepScores | null {
   if (step.weather.lightning) return null
   const worked = rank(requestAt(r, day, step, lane), day.own)
   const { ranked, moment } = worked
   return {
-    scores: Object.fromEntries(ranked.map(j => [j.finish.id, round(j.score)])),
+    scores: Object.fromEntries(ranked.map(j => [j.finish.id, rounded(j.score)])),
     best: ranked[0]!.finish.id,
     tossUp: tossUpOf(worked),
     matters: colourMattersOf(ranked.length, lookAlikeGroups(ranked), moment).level,

@@ -8,7 +8,7 @@ import type { Request } from '#core/request/request'
 import { bestCover } from './cover'
 import { sunTimes } from '#core/sky/sun'
 import { kitOf, kitSteps } from './kit'
-import { type SampleAsk, sampleScenes, usualTemperatureC } from './sample'
+import { type SampleAsk, sampleScenes } from './sample'
 import { type Scene, type SceneScores, scoreScene } from './scenes'
 import { finishesOf } from '#core/lure/finish'
 
@@ -148,12 +148,6 @@ describe('scenes drawn from waters', () => {
     expect(ln[150]!).toBeLessThan(0.15)
     expect(ln[285]! - ln[15]!).toBeGreaterThan(0.5)
     expect(drawn('fresh', ['jerkbait'])).toEqual(drawn('fresh', ['jerkbait']))
-  })
-  it('are as warm as the season of their half of the earth', () => {
-    expect(usualTemperatureC(35, 205)).toBeGreaterThan(usualTemperatureC(35, 22) + 15)
-    expect(usualTemperatureC(-35, 22)).toBeGreaterThan(usualTemperatureC(-35, 205) + 15)
-    expect(usualTemperatureC(0, 22)).toBeCloseTo(usualTemperatureC(0, 205), 6)
-    expect(usualTemperatureC(70, 22)).toBe(0.5)
   })
 })
 

@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { type Cover, type Worth, bestCover } from '#core/kit/cover'
 import { type SceneScores, scoredFinishes } from '#core/kit/scenes'
 import type { Finish } from '#core/lure/finish'
@@ -67,8 +68,6 @@ function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): 
     }
   })
 }
-
-const round = (v: number) => Math.round(v * 1e6) / 1e6
 
 /** What adding a finish brings to a set of the same lure. */
 function gainsOver(worth: Worth, owned: readonly number[], f: number): number {
@@ -145,7 +144,7 @@ export function* kitSteps(scenes: readonly SceneScores[], ask: KitAsk): Generato
     const size = n + elsewhere.length
     if (!kit || size < least) return []
     const { ids, value, proven } = kit
-    return [{ size, share: total > 0 ? round(value / total) : 0, finishIds: ids, proven }]
+    return [{ size, share: total > 0 ? rounded(value / total, 6) : 0, finishIds: ids, proven }]
   })
 
   const gaps = owned
@@ -153,7 +152,7 @@ export function* kitSteps(scenes: readonly SceneScores[], ask: KitAsk): Generato
         const has = indices(l, id => owned.has(id))
         return indices(l, id => !owned.has(id)).map(f => ({
           finishId: l.ids[f]!,
-          gain: total > 0 ? round(gainsOver(l.worth, has, f) / total) : 0,
+          gain: total > 0 ? rounded(gainsOver(l.worth, has, f) / total, 6) : 0,
         }))
       })
     : []

@@ -1,3 +1,5 @@
+import { rounded } from '#core/numeric/rounded'
+import { usualTemperatureC } from '#core/season/usual'
 import { DAY_MS, MINUTE_MS } from '#core/units'
 import type { Scene } from '#core/kit/scenes'
 import { type LureId, lureType } from '#core/lure/types'
@@ -55,19 +57,6 @@ function drawn<T>(of: readonly (readonly [T, number])[], even: number): T {
 }
 
 /**
- * Surface temperature of inland water by latitude and time of year, °C: a yearly wave about the place's mean, its
- * height growing with latitude and its peak a month after midsummer. Within about 4 °C of lakes at 25-50°; ours, after
- * Sharma et al. 2015 (Scientific Data 2, 150008).
- */
-export function usualTemperatureC(latitudeDeg: number, dayOfYear: number): number {
-  const far = Math.abs(latitudeDeg)
-  const mean = 30 - 0.42 * far
-  const swing = Math.min(14, 0.32 * far)
-  const peak = latitudeDeg >= 0 ? 205 : 22
-  return Math.max(0.5, mean + swing * Math.cos((2 * Math.PI * (dayOfYear - peak)) / 365))
-}
-
-/**
  * Scenes as they are really fished: waters × the year × the hours of daylight × weather, drawn by a source of chance
  * that is given, so that the same source draws the same.
  * @param even the next of a row of even numbers in [0, 1)
@@ -96,7 +85,7 @@ export function sampleScenes(ask: SampleAsk, even: () => number): Scene[] {
         visibilityM,
         tint: water.tint,
         salinity: water.salinity,
-        temperatureC: Math.round(10 * usualTemperatureC(water.latitude, day)) / 10,
+        temperatureC: rounded(usualTemperatureC(day, water.latitude), 1),
         ...(water.prey.length ? { prey: water.prey } : {}),
       },
       light: {

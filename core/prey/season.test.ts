@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { PHASES, inferPhase, setSeason, usualTemperatureC } from '#core/season/phase'
+import { PHASES, inferPhase, setSeason } from '#core/season/phase'
+import { usualTemperatureC } from '#core/season/usual'
 import { CLUES, type Clue, preyOdds, shareOf } from '#core/prey/odds'
 
 const bass = 'largemouth-bass' as const
@@ -103,14 +104,18 @@ describe('prey odds', () => {
 
 describe('the usual temperature', () => {
   it.each([
-    [215, 34, 28.6],
-    [32, 34, 5.6],
+    [215, 34, 28.8],
+    [32, 34, 5.4],
+    [124, 34, 17.1],
+    [170, 34, 25.4],
+    [260, 45, 22.2],
     [215, 48, 24.8],
     [215, 0, 31.5],
     [32, 60, 1],
     // Half a year round in the southern hemisphere.
-    [33, -34, 28.6],
+    [33, -34, 28.8],
+    [306, -34, 16.9],
   ])('on day %d at %d° is %d °C', (day, latitude, celsius) => {
-    expect(usualTemperatureC(day, latitude)).toBeCloseTo(celsius, 0)
+    expect(usualTemperatureC(day, latitude)).toBeCloseTo(celsius, 1)
   })
 })

@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { answerOf } from '#core/evidence/readWater'
 import type { ReadingsAnswer } from '#core/evidence/answer'
 import { type Posterior, posteriorOf } from '#core/evidence/whichWater'
@@ -84,8 +85,6 @@ export function firstIn(request: Request | RequestByReadings, water: Allowed): F
 const shareWhere = (firsts: readonly FirstIn[], holds: (f: FirstIn) => boolean): number =>
   firsts.reduce((s, f) => s + (holds(f) ? f.water.share : 0), 0)
 
-const round = (v: number) => Math.round(v * 1000) / 1000
-
 /** Rank for the water the readings make likeliest, and tell how far the pick hangs on it. */
 export function recommendByReadings(request: RequestByReadings): AnswerByReadings {
   const posterior = posteriorOf(request.water.readings, request.water.salinity === 'salt')
@@ -94,11 +93,18 @@ export function recommendByReadings(request: RequestByReadings): AnswerByReading
   const visibilityM = Math.min(most, Math.max(least, water.visibilityM.best))
   const answer = recommend(inWater(request, { tint: water.tints[0]!.tint, visibilityM }))
   const firsts = allowedWaters(posterior).map(w => firstIn(request, w))
-  const first = (id: string) => round(shareWhere(firsts, f => f.first === id))
+  const first = (id: string) =>
+    rounded(
+      shareWhere(firsts, f => f.first === id),
+      3,
+    )
   return {
     ...answer,
     ranked: answer.ranked.map((r, i) => (i < TOLD ? { ...r, first: first(r.finish.id) } : r)),
-    sure: round(shareWhere(firsts, f => f.shared.includes(answer.ranked[0]!.finish.id))),
+    sure: rounded(
+      shareWhere(firsts, f => f.shared.includes(answer.ranked[0]!.finish.id)),
+      3,
+    ),
     water,
   }
 }

@@ -4,7 +4,7 @@ import { type LureType, lureType } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
 import type { DressUp } from '#core/ranking/answer'
 import type { Judge, Judged } from '#core/ranking/judge'
-import { round } from '#core/ranking/reasons'
+import { rounded } from '#core/numeric/rounded'
 import { type PreyLook, measure } from '#core/sight/measure'
 import type { Scene } from '#core/sight/scene'
 import type { UnitSystem } from '#core/units'
@@ -88,7 +88,7 @@ export function dressUpsOf(
       const gain = score - j.score
       if (gain < WORTH_IT) continue
       const says = t.says(j !== best[0] && score > best[0]!.score)
-      out.push({ finishId: j.finish.id, ...said(says, units), gain: round(gain), part: t.part, coat: t.coat })
+      out.push({ finishId: j.finish.id, ...said(says, units), gain: rounded(gain), part: t.part, coat: t.coat })
     }
   }
   return out.sort((a, b) => b.gain - a.gain).slice(0, MOST)

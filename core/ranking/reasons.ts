@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import type { Reason } from '#core/ranking/answer'
 import type { Judge, Judged } from '#core/ranking/judge'
 import type { Measure } from '#core/schools/school'
@@ -56,16 +57,13 @@ export function reasonsOf(j: Judged, judge: Judge, units: UnitSystem): Reason[] 
   if (sound > 0) sorted.unshift(...sorted.splice(sound, 1))
   const out: Reason[] = sorted.slice(0, MOST_REASONS).map(b => ({
     school: b.school,
-    effect: round(b.effect),
+    effect: rounded(b.effect),
     ...said(b.says(), units),
     ...(b.custom ? { custom: { id: b.custom.id, optics: judge.verdict(b.custom) } } : {}),
   }))
-  const rest = round(j.score) - 0.5 - out.reduce((s, r) => s + r.effect, 0)
+  const rest = rounded(j.score) - 0.5 - out.reduce((s, r) => s + r.effect, 0)
   if (Math.abs(rest) >= LEAST_REST) {
-    out.push({ school: 'balanced', effect: round(rest), ...said(plainly('small-points'), units) })
+    out.push({ school: 'balanced', effect: rounded(rest), ...said(plainly('small-points'), units) })
   }
   return out
 }
-
-/** To four decimals, as the contract gives figures. */
-export const round = (v: number) => Math.round(v * 1e4) / 1e4

@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { resolve } from '#core/request/resolve'
 import { gradesOf } from '#core/request/grades'
 import type { Request } from '#core/request/request'
@@ -12,7 +13,7 @@ import { disagreementsOf } from '#core/ranking/disagreements'
 import { dressUpsOf } from '#core/ranking/dressUps'
 import { finishOut } from '#core/ranking/finishOut'
 import { type Judge, type Judged, prepareJudge } from '#core/ranking/judge'
-import { reasonsOf, round } from '#core/ranking/reasons'
+import { reasonsOf } from '#core/ranking/reasons'
 import { rotationOf, twinsOf } from '#core/ranking/rotation'
 import { MEASURES, type Measure, type Moment, spreadOf } from '#core/schools/school'
 import { lookAlikeGroups } from '#core/sight/likeness'
@@ -60,9 +61,9 @@ export function rank(request: Request, own: readonly Finish[] = []): Worked {
 }
 
 const sides = (j: Judged, key: 'sightM' | 'colourM') => ({
-  level: round(j.sight.level[key]),
-  below: round(j.sight.below[key]),
-  above: round(j.sight.above[key]),
+  level: rounded(j.sight.level[key]),
+  below: rounded(j.sight.below[key]),
+  above: rounded(j.sight.above[key]),
 })
 
 /** The finish at an index of the ranking in the contract's shape. */
@@ -72,19 +73,19 @@ export function rankedOut({ ranked, judge, moment, places }: Worked, index: numb
     rank: index + 1,
     place: places[index]!,
     finish: finishOut(j.finish),
-    score: round(j.score),
+    score: rounded(j.score),
     sightingRangeM: sides(j, 'sightM'),
     levelRangeM: {
-      toward: round(j.sight.headings.toward.sightM),
-      across: round(j.sight.headings.across.sightM),
-      away: round(j.sight.headings.away.sightM),
+      toward: rounded(j.sight.headings.toward.sightM),
+      across: rounded(j.sight.headings.across.sightM),
+      away: rounded(j.sight.headings.away.sightM),
     },
     colourRangeM: sides(j, 'colourM'),
-    anglerSightM: j.anglerM === null ? null : round(j.anglerM),
-    flash: round(j.flash),
-    naturalness: round(j.natural),
+    anglerSightM: j.anglerM === null ? null : rounded(j.anglerM),
+    flash: rounded(j.flash),
+    naturalness: rounded(j.natural),
     stances: Object.fromEntries(
-      SCHOOL_IDS.map(id => [id, round(Math.max(-1, Math.min(1, j.stances[id].value)))]),
+      SCHOOL_IDS.map(id => [id, rounded(Math.max(-1, Math.min(1, j.stances[id].value)))]),
     ) as Record<SchoolId, number>,
     reasons: reasonsOf(j, judge, moment.conditions.units),
   }

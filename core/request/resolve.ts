@@ -1,10 +1,11 @@
+import { rounded } from '#core/numeric/rounded'
 import { type SpeciesId, species } from '#core/eye/species'
 import type { Family } from '#core/paintwork/families'
 import { imitable } from '#core/lure/food'
 import { type LureId, lureType } from '#core/lure/types'
 import type { Pressure, Request, Salinity, Tide } from '#core/request/request'
 import { type Phase, type PhaseShares, type Season, inferPhase, setSeason } from '#core/season/phase'
-import { type Moment, momentOf, skyInputOf } from '#core/request/sky'
+import { type Dated, datedOf, skyInputOf } from '#core/request/sky'
 import { type PreyOdds, type PreyShare, preyOdds } from '#core/prey/odds'
 import type { BackgroundId } from '#core/sight/backgrounds'
 import { type SceneInput, type SunFacing, usualFishM } from '#core/sight/scene'
@@ -82,17 +83,17 @@ export function usualDepthM(lure: LureId, waterM: number | null, visibilityM: nu
   const { bottom, surface, depthM, runsM } = lureType(lure)
   if (bottom && waterM !== null && waterM <= runsM[1]) return ON_BOTTOM * waterM
   const byClarity = surface ? depthM : depthM * (visibilityM / USUAL_VISIBILITY_M) ** CLARITY_POWER
-  const usual = Math.round(100 * Math.min(runsM[1], Math.max(runsM[0], byClarity))) / 100
+  const usual = rounded(Math.min(runsM[1], Math.max(runsM[0], byClarity)), 2)
   return waterM === null ? usual : Math.min(usual, OFF_BOTTOM * waterM)
 }
 
-const seasonOf = (r: Request, speciesId: SpeciesId, moment: Moment | null): Season =>
+const seasonOf = (r: Request, speciesId: SpeciesId, dated: Dated | null): Season =>
   inferPhase({
     species: speciesId,
     temperatureC: r.water.temperatureC,
     trend: r.water.trend,
-    dayOfYear: moment?.dayOfYear,
-    latitudeDeg: moment?.at.latitudeDeg,
+    dayOfYear: dated?.dayOfYear,
+    latitudeDeg: dated?.at.latitudeDeg,
   })
 
 /** Fill the gaps of a request by the contract's defaults and by inference, saying what was assumed. */
@@ -104,11 +105,11 @@ export function resolve(r: Request): Conditions {
     assumed.push({ path, value: usual, because })
     return usual
   }
-  const moment = momentOf(r.light.at)
+  const dated = datedOf(r.light.at)
   const sky = skyInputOf(r.light)
 
   const speciesId = r.species ?? 'largemouth-bass'
-  const season = r.season ? null : seasonOf(r, speciesId, moment)
+  const season = r.season ? null : seasonOf(r, speciesId, dated)
   const phase = season?.phase ?? setSeason(r.season!, speciesId)
   const phases = season?.shares ?? { [phase]: 1 }
   if (season) {
@@ -124,9 +125,7 @@ export function resolve(r: Request): Conditions {
   if (!r.forage?.length || clues.length) {
     assumed.push({
       path: 'forage',
-      value: prey.shares
-        .filter(s => s.share >= NAMED_SHARE)
-        .map(s => ({ kind: s.kind, share: Math.round(s.share * 100) / 100 })),
+      value: prey.shares.filter(s => s.share >= NAMED_SHARE).map(s => ({ kind: s.kind, share: rounded(s.share, 2) })),
       because: { code: 'assumed.forage', params: { from: prey.from, clues: prey.moved.map(m => m.clue) } },
     })
   }
@@ -157,8 +156,8 @@ export function resolve(r: Request): Conditions {
   const fishM = given('fishM', r.fishM, usualFishM(r.water.visibilityM), plainly('assumed.fish'))
 
   if (sky.sunElevationDeg < MOON_COUNTS_DEG) {
-    const because = plainly(moment ? 'assumed.moon-by-date' : 'assumed.moon')
-    given('light.moon', r.light.moon, Math.round(sky.moonFraction * 100) / 100, because)
+    const because = plainly(dated ? 'assumed.moon-by-date' : 'assumed.moon')
+    given('light.moon', r.light.moon, rounded(sky.moonFraction, 2), because)
     given('light.lamps', r.light.lamps, sky.lamps, plainly('assumed.lamps'))
   }
   return {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { momentOf } from './sky'
+import { datedOf } from './sky'
 
-const at = (time: string) => momentOf({ time, latitude: 34.9, longitude: -84.3 })
+const at = (time: string) => datedOf({ time, latitude: 34.9, longitude: -84.3 })
 
 describe('the moment of a request', () => {
   it.each([
@@ -16,6 +16,6 @@ describe('the moment of a request', () => {
   it('is its time and place, and none where none is named', () => {
     const time = '2026-04-11T10:40:00-04:00'
     expect(at(time)!.at).toEqual({ timeMs: Date.parse(time), latitudeDeg: 34.9, longitudeDeg: -84.3 })
-    expect(momentOf(undefined)).toBeNull()
+    expect(datedOf(undefined)).toBeNull()
   })
 })

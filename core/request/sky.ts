@@ -10,13 +10,13 @@ type Light = Request['light']
 const USUAL_MOON = { fraction: 0.5, elevationDeg: 40 }
 
 /** When and where, with the day of the year, 1-366. */
-export interface Moment {
+export interface Dated {
   at: PlaceTime
   dayOfYear: number
 }
 
 /** The time and place a request names; null where it names none. */
-export function momentOf(at: Light['at']): Moment | null {
+export function datedOf(at: Light['at']): Dated | null {
   if (!at) return null
   const timeMs = Date.parse(at.time)
   const yearStart = Date.UTC(new Date(timeMs).getUTCFullYear(), 0, 1)
@@ -27,24 +27,24 @@ export function momentOf(at: Light['at']): Moment | null {
 }
 
 /** Height of the sun, degrees. Throws where neither it nor a time and place was given, which no valid light lacks. */
-function sunOf(light: Light, moment: Moment | null): number {
+function sunOf(light: Light, dated: Dated | null): number {
   if (light.sunElevationDeg !== undefined) return light.sunElevationDeg
-  if (!moment) throw new RangeError('the light needs the height of the sun or a time and place')
-  return sunElevationDeg(moment.at)
+  if (!dated) throw new RangeError('the light needs the height of the sun or a time and place')
+  return sunElevationDeg(dated.at)
 }
 
 /** The sky of a request's light, gaps filled: calm, open, no lamps, the usual cloud of its sky, the moon by date. */
 export function skyInputOf(light: Light): SkyInput {
-  const moment = momentOf(light.at)
+  const dated = datedOf(light.at)
   const sky = SKIES[light.sky]
   return {
-    sunElevationDeg: sunOf(light, moment),
+    sunElevationDeg: sunOf(light, dated),
     cloud: light.cloud ?? sky.cloud,
     rain: sky.rain,
     wind: light.wind ?? 'calm',
     canopy: light.canopy ?? 'open',
-    moonFraction: light.moon ?? (moment ? moonFraction(moment.at.timeMs) : USUAL_MOON.fraction),
-    moonElevationDeg: moment ? moonElevationDeg(moment.at) : USUAL_MOON.elevationDeg,
+    moonFraction: light.moon ?? (dated ? moonFraction(dated.at.timeMs) : USUAL_MOON.fraction),
+    moonElevationDeg: dated ? moonElevationDeg(dated.at) : USUAL_MOON.elevationDeg,
     lamps: light.lamps ?? false,
   }
 }

@@ -1,3 +1,4 @@
+import { northernDay, usualTemperatureC } from '#core/season/usual'
 import { type SpeciesId, species } from '#core/eye/species'
 
 export const PHASES = ['winter', 'prespawn', 'spawn', 'postspawn', 'summer', 'autumn', 'spring'] as const
@@ -71,20 +72,6 @@ export interface Season {
   phase: Phase
   shares: PhaseShares
   basis: SeasonBasis
-}
-
-/** Day of the year as if in the northern hemisphere. */
-const northernDay = (day: number, latitudeDeg: number) => (latitudeDeg >= 0 ? day : (day + 182) % 365)
-
-/**
- * Usual surface temperature of a lake by day and latitude, °C: a cosine with its peak in early August. Rough (±4 °C);
- * only used where no reading is given.
- */
-export function usualTemperatureC(day: number, latitudeDeg: number): number {
-  const lat = Math.min(60, Math.abs(latitudeDeg))
-  const mean = 30 - 0.38 * lat
-  const swing = Math.min(13, 1.5 + 0.3 * lat)
-  return Math.max(1, mean + swing * Math.cos((2 * Math.PI * (northernDay(day, latitudeDeg) - 215)) / 365))
 }
 
 /** Which side of the year it is: the water warming towards summer, at its peak, or cooling. */

@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import type { UnitSystem } from '#core/units'
 import { ADVISORY_WORDS } from '#core/words/advisories'
 import { ASSUMPTION_WORDS } from '#core/words/assumptions'
@@ -47,14 +48,14 @@ export interface Said {
 }
 
 /** Parameters to four decimals, as the contract gives figures. */
-function rounded(params: object): object {
+function shortened(params: object): object {
   const out: Record<string, unknown> = { ...params }
-  for (const key in out) if (typeof out[key] === 'number') out[key] = Math.round(out[key] * 1e4) / 1e4
+  for (const key in out) if (typeof out[key] === 'number') out[key] = rounded(out[key])
   return out
 }
 
 /** A sentence as data for programs, its figures rounded. */
-export const codeOf = ({ code, params }: Sentence) => ({ code, params: rounded(params) })
+export const codeOf = ({ code, params }: Sentence) => ({ code, params: shortened(params) })
 
 export const said = (sentence: Sentence, units: UnitSystem): Said => ({
   ...codeOf(sentence),
