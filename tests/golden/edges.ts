@@ -54,7 +54,7 @@ function homeOf({ when }: Custom, lure: LureId, set: Set, food?: { kind: Forage;
 const even = (from: number, step: number) => Array.from({ length: 24 }, (_, i) => from + step * i)
 const PLACES: Readonly<Record<Ranged, readonly number[]>> = {
   visibilityM: Array.from({ length: 32 }, (_, i) => 0.04 * 1.2 ** i),
-  temperatureC: even(0.5, 1.5),
+  temperatureC: even(0.5, 1.75),
   depthM: even(0.05, 0.3),
   sunDeg: even(-15, 3.5),
   sunny: even(0.01, 0.042),

@@ -1,4 +1,4 @@
-import { SPECIES } from '#core/eye/species'
+import { DIVER, SPECIES } from '#core/eye/species'
 import { finishesOf } from '#core/lure/finish'
 import { LURE_IDS, LURES } from '#core/lure/types'
 import { coatOptics } from '#core/paintwork/coat'
@@ -16,7 +16,10 @@ export function coloursOf(): Record<string, string> {
     ...(Object.keys(BACKGROUNDS) as BackgroundId[])
       .filter(id => backgroundReflectance(id))
       .map(id => [`bottom ${id}`, curve(backgroundReflectance(id)!)]),
-    ...Object.entries(SPECIES).map(([id, { source: _, words: __, ...eye }]) => [`eye ${id}`, JSON.stringify(eye)]),
+    ...Object.entries({ ...SPECIES, diver: DIVER }).map(([id, { source: _, words: __, ...eye }]) => [
+      `eye ${id}`,
+      JSON.stringify(eye),
+    ]),
   ])
 }
 
