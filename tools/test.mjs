@@ -1,7 +1,7 @@
 /**
  * Everything CI checks, all of it even where something fails: types, lint, unit, API and browser tests. Ends with a
  * plain line of counts. A check that is not a test runner counts as one. All that does not wait for another goes beside
- * it; only the browser's tests, which wait for a page, have the machine to themselves.
+ * it; the browser's tests, which wait for a page, come last and first in line.
  */
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
@@ -34,12 +34,12 @@ const quietly = ([command, ...args], env = {}) =>
     child.on('close', status => done({ status, said }))
   })
 /** The same for what nobody waits for yet: it takes what the others leave. */
-const beside = (step, env) => quietly(['nice', '-n', '10', ...step], env)
+const beside = (step, env, least = 10) => quietly(['nice', '-n', String(least), ...step], env)
 /** What is checked without a test runner, and counts as one: its steps in turn. */
-async function check(name, steps) {
+async function check(name, steps, least) {
   if (!wanted(name)) return
   const all = []
-  for (const step of steps) all.push(await beside(step))
+  for (const step of steps) all.push(await beside(step, {}, least))
   console.log(`\n== ${name}\n${all.map(({ said }) => said).join('')}`)
   if (all.every(({ status }) => status === 0)) passed++
   else failed++
@@ -71,9 +71,8 @@ const freePort = () =>
   })
 
 mkdirSync('test-results', { recursive: true })
-// Neither the unit tests nor the formatter need what is built.
+// The unit tests do not need what is built.
 const unit = vitest('unit', {}, { projects: ['unit', 'unit-app'], by: beside })
-const layout = check('lint', [[bin('prettier'), '--check', '--log-level=warn', ...kept('prettier/all'), '.']])
 const needsServer = wanted('service', 'api', 'browser')
 if (needsServer && (await run('build', 'bash', ['./run', 'build']))) failed++
 
@@ -81,17 +80,20 @@ if (needsServer && (await run('build', 'bash', ['./run', 'build']))) failed++
 const projects = ['core', 'tools', ...['server', 'shared', 'node'].map(name => `.nuxt/tsconfig.${name}.json`)]
 const withoutComponents = projects.map(project => ['node_modules/typescript-native/bin/tsc', '--noEmit', '-p', project])
 const known = ['--incremental', '--tsBuildInfoFile', `${KEPT}/app.tsbuildinfo`]
-async function readSources() {
-  if (!wanted('types', 'lint')) return
-  // What is found without an import is written down by prepare: afresh, or names added since would be missing.
-  if (await run('prepare', bin('nuxt'), ['prepare'])) failed++
-  await Promise.all([
+const readTypes = () =>
+  Promise.all([
     check('types', [[bin('vue-tsc'), '--noEmit', ...known, '-p', '.nuxt/tsconfig.app.json']]),
     check('types', withoutComponents),
-    check('lint', [[bin('eslint'), ...kept('eslint/'), '.']]),
   ])
-}
-const besides = Promise.all([unit, layout, readSources()])
+const readLines = () =>
+  Promise.all([
+    check('lint', [[bin('prettier'), '--check', '--log-level=warn', ...kept('prettier/all'), '.']], 19),
+    check('lint', [[bin('eslint'), ...kept('eslint/'), '.']], 19),
+  ])
+// What is found without an import is written down by the build, or here: afresh, or names added since would be missing.
+if (!needsServer && wanted('types', 'lint') && (await run('prepare', bin('nuxt'), ['prepare']))) failed++
+const besides = Promise.all([unit, readTypes()])
+let lines = wanted('browser') ? null : readLines()
 
 if (needsServer) {
   const started = spawnSync('bash', ['./run', 'pg-test'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] })
@@ -111,6 +113,8 @@ if (needsServer) {
       await vitest('api', env)
       await besides
       if (wanted('browser')) {
+        // Nothing waits for how lines are written: that is read in what the browser's tests leave.
+        lines = readLines()
         const port = await freePort()
         const server = spawn('node', ['.output/server/index.mjs'], {
           env: { ...process.env, ...env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },
@@ -146,6 +150,6 @@ if (needsServer) {
   }
 }
 
-await besides
+await Promise.all([besides, lines ?? readLines()])
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)
