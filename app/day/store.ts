@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { useLocalStorage, useRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -64,7 +65,7 @@ export const useDayStore = defineStore('day', () => {
       change({
         hours: Array.from({ length: HOURS }, (_, i) => {
           const { cloud, wind, rain, lightning } = weather(i * HOUR_MIN)
-          return { cloud: Math.round(100 * cloud) / 100, wind, rain, lightning }
+          return { cloud: rounded(cloud, 2), wind, rain, lightning }
         }),
         tide: reading.reading.salinity === 'fresh' || !told.tide.length ? null : told.tide,
       })
@@ -87,7 +88,7 @@ export const useDayStore = defineStore('day', () => {
     const by = to - hours.value[hour]!.cloud
     const near = (i: number) => Math.max(0, 1 - Math.abs(i - hour) / REACH_H)
     change({
-      hours: hours.value.map((h, i) => ({ ...h, cloud: Math.round(100 * within(h.cloud + by * near(i))) / 100 })),
+      hours: hours.value.map((h, i) => ({ ...h, cloud: rounded(within(h.cloud + by * near(i)), 2) })),
     })
   }
 

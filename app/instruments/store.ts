@@ -1,3 +1,4 @@
+import { rounded } from '#core/numeric/rounded'
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
@@ -80,7 +81,7 @@ export const useInstrumentsStore = defineStore('instruments', () => {
       written.set(q, now)
       return
     }
-    reading.set({ [field]: Math.round(told.value * 10) / 10 })
+    reading.set({ [field]: rounded(told.value, 1) })
     written.set(q, reading.reading[field]!)
   }
   function follow(q: Followed, on: boolean): void {

@@ -75,7 +75,7 @@ function some<T>(draw: Draw, list: readonly T[], n: number): T[] {
   const left = [...list]
   return Array.from({ length: Math.min(n, left.length) }, () => left.splice(Math.floor(draw() * left.length), 1)[0]!)
 }
-const rounded = (v: number) => Math.round(v * 20) / 20
+const toTwentieth = (v: number) => Math.round(v * 20) / 20
 
 /** Lures whose finishes are looked at level, one body each: what is asked about them can be shown. */
 const DRILL_LURES: readonly LureId[] = ['jerkbait', 'shallow-crankbait', 'lipless-crankbait', 'swimbait', 'spinnerbait']
@@ -87,7 +87,7 @@ function sceneOf(draw: Draw, tint: TintId, range: readonly [number, number], fis
     lure: oneOf(draw, DRILL_LURES),
     species: oneOf(draw, ['largemouth-bass', 'smallmouth-bass', 'crappie'] as const),
     water: {
-      visibilityM: rounded(low * (high / low) ** draw()),
+      visibilityM: toTwentieth(low * (high / low) ** draw()),
       tint,
       temperatureC: Math.round(10 + 14 * draw()),
     },
@@ -192,7 +192,7 @@ const apartRgb = (a: Srgb, b: Srgb) => Math.hypot(...a.map((v, i) => v - b[i]!))
 function jar(draw: Draw, level: number): Made {
   const tints = some(draw, TINT_IDS, 3)
   const tint = tints[0]!
-  const visibilityM = rounded(0.3 * (1.5 / 0.3) ** draw())
+  const visibilityM = toTwentieth(0.3 * (1.5 / 0.3) ** draw())
   const colours = tints.map(t => jarColour(t, visibilityM))
   const nearest = Math.min(...colours.slice(1).map(c => apartRgb(colours[0]!, c)))
   const limit = between(MARGINS.jar, level)
@@ -216,7 +216,7 @@ const blackBeside = (tint: TintId, whiteM: number) =>
 
 /** Which water loses white and black where these were lost? */
 function disc(draw: Draw, level: number): Made {
-  const whiteM = rounded(0.4 * (2 / 0.4) ** draw())
+  const whiteM = toTwentieth(0.4 * (2 / 0.4) ** draw())
   const limit = between(MARGINS.disc, level)
   const ratios = TINT_IDS.map(tint => ({ tint, ratio: blackBeside(tint, whiteM) }))
   const factorOf = ([it, ...others]: typeof ratios) =>

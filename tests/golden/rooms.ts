@@ -11,10 +11,9 @@ import { evenFrom } from '#core/numeric/even'
 import type { Reading } from '#core/request/readings'
 import { trialOrder } from '#core/trial/order'
 import { type Block, trialVerdict } from '#core/trial/verdict'
+import { toFigures } from './figures'
 
-/** To six figures: the last ones are the machine's. */
-const told = (v: unknown): unknown =>
-  JSON.parse(JSON.stringify(v, (_, x: unknown) => (typeof x === 'number' ? Number(x.toPrecision(6)) : x)))
+const told = (v: unknown) => toFigures(v, 6)
 const each = <T>(of: Readonly<Record<string, T>>, work: (v: T) => unknown) =>
   Object.fromEntries(Object.entries(of).map(([name, v]) => [name, told(work(v))]))
 

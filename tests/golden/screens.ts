@@ -1,5 +1,6 @@
 import type { ScreenAsk } from '../../app/screen/model'
 import { workScreen } from '../../app/screen/model'
+import { toFigures } from './figures'
 import { GOLDEN } from './requests'
 
 const ask = (name: string, over: Partial<ScreenAsk> = {}): ScreenAsk => ({
@@ -13,9 +14,8 @@ const ask = (name: string, over: Partial<ScreenAsk> = {}): ScreenAsk => ({
   ...over,
 })
 
-/** Figures to four places: what is drawn needs no more, and another machine gives no less. */
-const rounded = (v: unknown): unknown =>
-  JSON.parse(JSON.stringify(v, (_, x: unknown) => (typeof x === 'number' ? Number(x.toPrecision(4)) : x)))
+/** To four figures: what is drawn needs no more, and another machine gives no less. */
+const rounded = (v: unknown) => toFigures(v, 4)
 
 /** Screens as they are worked out for the page: by day as a diver, at night from below as the fish, and a draft. */
 export const SCREENS: Readonly<Record<string, () => unknown>> = {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rounded } from '#core/numeric/rounded'
 import { computed } from 'vue'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
@@ -58,7 +59,7 @@ const text = computed(() => (store.reading.rain ? 'Rain' : `Cloud ${Math.round(c
     :h="44"
     grows="left"
     :move="(dx, _dy, from) => from - dx / cloudPx"
-    @change="v => store.set({ cloud: Math.round(v * 100) / 100 })"
+    @change="v => store.set({ cloud: rounded(v, 2) })"
   >
     <span
       class="flex h-8 w-6 items-center justify-center border border-ink bg-sky2 text-label text-ink"

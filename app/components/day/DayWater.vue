@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rounded } from '#core/numeric/rounded'
 import { computed, ref, watchEffect } from 'vue'
 import DragHandle from '~/components/common/DragHandle.vue'
 import { useDayScale } from '~/day/useDayScale'
@@ -115,7 +116,7 @@ const flags = computed(() => {
 })
 function setDepth(lanes: readonly number[], m: number) {
   day.change({
-    lanes: day.set.lanes.map((l, i) => (lanes.includes(i) ? { ...l, depthM: Math.round(100 * m) / 100 } : l)),
+    lanes: day.set.lanes.map((l, i) => (lanes.includes(i) ? { ...l, depthM: rounded(m, 2) } : l)),
   })
 }
 </script>

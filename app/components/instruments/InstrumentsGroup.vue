@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { rounded } from '#core/numeric/rounded'
 import { windWord } from '#core/sky/weather'
 import { QUANTITIES, type Quantity } from '#shared/instruments'
 import { type Followed, useInstrumentsStore } from '~/instruments/store'
@@ -51,7 +52,7 @@ const rows = computed<Row[]>(() => [
     take: () => void moveTo(told('latitude')!, told('longitude')!),
   }),
   ...row('gaugeTemperatureC', 'Gauge, water', temperatureText, {
-    take: () => reading.set({ temperatureC: Math.round(told('gaugeTemperatureC')! * 10) / 10 }),
+    take: () => reading.set({ temperatureC: rounded(told('gaugeTemperatureC')!, 1) }),
   }),
   ...row('gaugeLevelM', 'Gauge, level', lengthText),
 ])
