@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
+import { askAhead } from './tools/build/ahead'
 import { buildRankingWorker } from './tools/build/rankingWorker'
 
 export default defineNuxtConfig({
@@ -90,6 +91,9 @@ export default defineNuxtConfig({
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   hooks: {
+    'build:manifest': manifest => {
+      askAhead(manifest)
+    },
     'nitro:init': nitro => {
       // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
       const { rootDir, dev, output, buildDir } = nitro.options

@@ -3,8 +3,7 @@ import { computed } from 'vue'
 import { useCallsStore } from '~/kept/store'
 
 /** Plain words when something is away; nothing at all when all is well. */
-const props = defineProps<{ slow: boolean; failed: boolean }>()
-defineEmits<{ cancel: [] }>()
+const props = defineProps<{ failed: boolean }>()
 const calls = useCallsStore()
 const waits = computed(() => {
   const n = calls.toSend.filter(w => w.kind === 'keep').length
@@ -45,10 +44,5 @@ const words = computed(() => {
   >
     {{ words.wrong }}
     <span class="max-md:text-note max-md:font-medium">{{ words.rest }}</span>
-  </p>
-  <p v-else-if="slow" role="status" class="flex items-center gap-3 border-b border-hair px-3 text-ink2">
-    Working it out …
-    <progress class="h-2 min-w-0 flex-1 accent-ink" aria-label="Working it out" />
-    <button type="button" class="min-h-11 font-semibold text-ink underline" @click="$emit('cancel')">Stop</button>
   </p>
 </template>

@@ -171,7 +171,7 @@ onMounted(() => {
           />
           <BackOff v-model="offM" :shown="told" :fish="fish" />
         </template>
-        <p v-else class="h-40 bg-sunk p-3" aria-busy="true">Hanging the bar …</p>
+        <p v-else class="h-61 bg-sunk p-3" aria-busy="true">Hanging the bar …</p>
       </template>
       <GuessPanel
         v-if="phone && on('Bar') && told"
@@ -192,7 +192,10 @@ onMounted(() => {
       aria-label="Guess and drills"
       :inert="sheet !== null"
     >
-      <GuessPanel v-if="!phone && told" :shown="told" :guess="guess" :off-m="offM" :fish="fish" @clear="guess = []" />
+      <template v-if="!phone">
+        <GuessPanel v-if="told" :shown="told" :guess="guess" :off-m="offM" :fish="fish" @clear="guess = []" />
+        <p v-else-if="!failed" class="h-full p-3" aria-busy="true">Looking at it as the fish does …</p>
+      </template>
       <BoatSide v-if="on('Bar')" :work="work" :request="request" />
       <DrillPanel v-if="on('Drills')" :work="work" />
     </div>

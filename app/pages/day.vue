@@ -62,9 +62,12 @@ const answers = useDay(() => ({
 }))
 const { light, plan, scored, progress, failed, cancelled, cancel, rankLanes } = answers
 
+/** Height of the bar over it all, px. */
+const BAR_PX = 46
 const region = ref<HTMLElement | null>(null)
 const hours = ref<HTMLElement | null>(null)
-const { height: regionH } = useElementSize(region)
+// Near what it will be before it is measured, or the rods would move as the day is opened.
+const { height: regionH } = useElementSize(region, { width: 0, height: window.innerHeight - BAR_PX })
 const { width: regionPx } = useElementSize(hours)
 const cursorMin = computed(() => {
   const min = minuteOfDay(reading.reading.timeMs, reading.reading.zone)

@@ -16,6 +16,7 @@ import ReadingsSheet from '~/components/sheets/ReadingsSheet.vue'
 import KeptSheet from '~/components/sheets/KeptSheet.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import StatusLine from '~/components/StatusLine.vue'
+import WorkingLine from '~/components/WorkingLine.vue'
 import TopBar from '~/components/TopBar.vue'
 import WaterBar from '~/components/WaterBar.vue'
 import { COLUMN_STOPS } from '~/components/column/useColumn'
@@ -176,8 +177,9 @@ const TITLES: Record<SheetName, string> = {
         class="flex min-h-0 min-w-0 flex-col"
         :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3] xl:col-2 xl:row-2'"
       >
-        <StatusLine :slow="slow" :failed="failed" @cancel="cancel" />
+        <StatusLine :failed="failed" />
         <LurePicker ref="picker" />
+        <div class="relative"><WorkingLine v-if="slow" @cancel="cancel" /></div>
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
         <TopBar v-if="phone" part="foot" @where="open('conditions')">

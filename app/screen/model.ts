@@ -13,7 +13,6 @@ import { colourShareOf } from '#core/sight/scene'
 import { BITE_M } from '#core/sight/view'
 import type { Phase } from '#core/season/phase'
 import { type SentenceCode, say } from '#core/words/sentence'
-import { clarityWord } from '#core/water/words'
 import { LEANS } from './leans'
 import { type SeenOut, seenOut } from './seen'
 
@@ -83,7 +82,6 @@ export interface Draft {
   fishM: number
   sunDeg: number
   phase: Phase
-  clarity: string
   column: { depthM: number; colour: string; luminance: number; cones: number[] }[]
   /** Light left at the lure for each cone, short to long, as a share of that just under the surface. */
   conesLeft: number[]
@@ -198,7 +196,6 @@ export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
     fishM: conditions.fishM,
     sunDeg: conditions.sunElevationDeg,
     phase: conditions.phase,
-    clarity: clarityWord(conditions.visibilityM),
     column: column
       .slice(0, -1)
       .map(c => ({ depthM: c.depthM, colour: hex(c.colour), luminance: c.luminance, cones: c.cones })),

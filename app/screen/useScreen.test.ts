@@ -16,8 +16,8 @@ const hand = () => ({
 
 const FRAME_MS = 16
 const rows = (...ids: string[]) => ids.map(id => ({ finishId: id, same: [`${id}.like`] }) as unknown as Row)
-const whole = (clarity: string, ...ids: string[]) =>
-  ({ lure: 'frog', clarity, rows: rows(...ids), looks: ids.length }) as unknown as ScreenModel
+const whole = (selectedId: string, ...ids: string[]) =>
+  ({ lure: 'frog', selectedId, rows: rows(...ids), looks: ids.length }) as unknown as ScreenModel
 
 let scope: EffectScope
 beforeEach(() => {
@@ -82,9 +82,9 @@ describe('the screen', () => {
     await s.change('q', true)
     expect(asked[1]!.ask.draftRows).toEqual([1, 3])
     const drafted = rows('Q', 'r').map(r => ({ ...r, same: [] as string[] }))
-    asked[1]!.answer({ lure: 'frog', clarity: 'murky', rows: drafted, looks: 3 })
+    asked[1]!.answer({ lure: 'frog', selectedId: 'murky', rows: drafted, looks: 3 })
     await frames(12)
-    expect(s.screen.value!.clarity).toBe('murky')
+    expect(s.screen.value!.selectedId).toBe('murky')
     // What is the same to the fish is as it was, and nothing where the finish was not in the list.
     expect(s.screen.value!.rows.map(r => [r.finishId, r.same])).toEqual([
       ['p', ['p.like']],
@@ -99,7 +99,7 @@ describe('the screen', () => {
     asked[0]!.answer(whole('clear', 'p'))
     await frames(4)
     await s.change('p', true)
-    asked[1]!.answer({ lure: 'frog', clarity: 'murky', rows: [], looks: 1 })
+    asked[1]!.answer({ lure: 'frog', selectedId: 'murky', rows: [], looks: 1 })
     await frames(12)
     await s.change('p')
     expect(asked.map(a => a.ask.draftRows)).toEqual([null, [0, 10], null])

@@ -4,7 +4,7 @@ import { type Hand, workerHand } from './workerHand'
 
 type Work = Hand<ScreenAsk, ScreenModel>
 const ASK = { selectedId: 'x' } as ScreenAsk
-const answer = (from: string) => ({ clarity: from }) as ScreenModel
+const answer = (from: string) => ({ selectedId: from }) as ScreenModel
 
 /** A worker that does what it is told to: answers, breaks while it works, or never answers. */
 function fakeHand(does: 'answers' | 'breaks' | 'rejects'): Work & { ended: () => boolean } {

@@ -190,7 +190,7 @@ const lureName = (id: string) => finishById(id)!.name
         </p>
       </li>
     </ol>
-    <p v-else aria-busy="true">Filling the jars …</p>
+    <p v-else class="min-h-65" aria-busy="true">Filling the jars …</p>
     <p class="mt-1 text-note text-ink2">A foot of water between you and them; figures are how far off each is lost.</p>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { clarityWord } from '#core/water/words'
 import { useColumn } from './useColumn'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
@@ -15,7 +16,7 @@ const settings = useSettingsStore()
 const c = useColumn()
 const { lengthText } = useUnits()
 const disc = c.disc
-const word = computed(() => c.screen.value?.clarity ?? '')
+const word = computed(() => clarityWord(store.reading.visibilityM))
 // What a drag moves is read by getters: nothing here is drawn anew for it.
 const visibilityM = () => store.reading.visibilityM
 const text = () => `${lengthText(visibilityM())}, ${word.value}`
