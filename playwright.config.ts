@@ -14,6 +14,11 @@ export default defineConfig({
   retries: 1,
   fullyParallel: true,
   workers: 2,
+  // What mostly waits goes beside the others, and first, or everything would wait for it at the end.
+  projects: [
+    { name: 'sync', testMatch: 'sync.spec.ts' },
+    { name: 'places', testIgnore: 'sync.spec.ts' },
+  ],
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     // What a service worker answers cannot be stood in for; its own tests allow it.

@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
+/** Rooms of the app whose stores keep records, and may be about to send them when their test is over. */
+const KEEPING = 'app/{box,day,kept,log,records,waters}/**/*.test.ts'
+
 export default defineConfig({
   // The app's own folder, as Nuxt names it.
   resolve: { alias: { '~': fileURLToPath(new URL('./app', import.meta.url)) } },
@@ -23,16 +26,16 @@ export default defineConfig({
           // loading the same house again.
           isolate: false,
           include: [
-            '{core,shared,server,tools}/**/*.test.ts',
+            '{app,core,shared,server,tools}/**/*.test.ts',
             'tests/{reference,architecture,cases,golden,advice}/**/*.test.ts',
           ],
-          exclude: ['**/*.service.test.ts', '**/node_modules/**'],
+          exclude: [KEEPING, '**/*.service.test.ts', '**/node_modules/**'],
         },
       },
       {
         extends: true,
-        // What the app's stores keep, and are about to send, must not reach another file's.
-        test: { name: 'unit-app', include: ['app/**/*.test.ts'] },
+        // What is about to be sent must not reach another file's server.
+        test: { name: 'unit-keeping', include: [KEEPING] },
       },
       {
         extends: true,

@@ -72,7 +72,7 @@ const freePort = () =>
 
 mkdirSync('test-results', { recursive: true })
 // The unit tests do not need what is built.
-const unit = vitest('unit', {}, { projects: ['unit', 'unit-app'], by: beside })
+const unit = vitest('unit', {}, { projects: ['unit', 'unit-keeping'], by: beside })
 const needsServer = wanted('service', 'api', 'browser')
 if (needsServer && (await run('build', 'bash', ['./run', 'build']))) failed++
 

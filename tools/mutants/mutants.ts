@@ -16,7 +16,7 @@ const seed = Number(process.argv[3] ?? 1)
 const only = process.argv[4]
 const ROOT = resolve(process.argv[5] ?? '.')
 const HANDS = 2
-const PROJECTS = ['unit', 'unit-app', 'service'].filter(p =>
+const PROJECTS = ['unit', 'unit-keeping', 'service'].filter(p =>
   readFileSync(join(ROOT, 'vitest.config.ts'), 'utf8').includes(`'${p}'`),
 )
 /** A slip that makes a loop endless counts as noticed after this long, ms: far more than the tests take. */
