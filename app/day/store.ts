@@ -1,3 +1,4 @@
+import { nearest } from '#core/numeric/nearest'
 import { rounded } from '#core/numeric/rounded'
 import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { useLocalStorage, useRefHistory } from '@vueuse/core'
@@ -78,8 +79,7 @@ export const useDayStore = defineStore('day', () => {
   function tideAt(hour: number): { tide: Tide } | Record<string, never> {
     const { tide } = set.value
     if (!tide || reading.reading.salinity === 'fresh') return {}
-    const at = (min: number) =>
-      tide.reduce((a, b) => (Math.abs(b.atMin - min) < Math.abs(a.atMin - min) ? b : a)).heightM
+    const at = (min: number) => nearest(tide, min, t => t.atMin)!.heightM
     const perHour = at(hour * HOUR_MIN + 30) - at(hour * HOUR_MIN - 30)
     return { tide: Math.abs(perHour) < SLACK_M ? 'slack' : perHour > 0 ? 'rising' : 'falling' }
   }

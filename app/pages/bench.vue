@@ -92,7 +92,7 @@ onMounted(() => {
     class="min-h-dvh bg-page text-ink"
     :class="
       phone
-        ? 'flex flex-col pb-20'
+        ? 'flex flex-col pb-14.5'
         : 'grid h-dvh grid-cols-[minmax(0,1fr)_372px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
     "
   >

@@ -174,7 +174,7 @@ onMounted(() => {
     class="min-h-dvh bg-page text-ink"
     :class="
       phone
-        ? 'flex flex-col pb-20'
+        ? 'flex flex-col pb-14.5'
         : 'grid h-dvh grid-cols-[minmax(0,1fr)_386px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
     "
   >
@@ -282,6 +282,7 @@ onMounted(() => {
       />
     </div>
     <div
+      v-if="!phone || box.carried.length"
       class="scrolls min-h-0"
       :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
       tabindex="0"

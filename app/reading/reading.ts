@@ -1,19 +1,11 @@
 import type { Request } from '#core/request/request'
-import { SKIES, type SkyKind } from '#core/sky/weather'
+import { skyWord } from '#core/sky/weather'
 import { READING, READING_KEYS, type Reading, type ReadingField, type ReadingKey } from './fields'
 
 export type { Reading, ReadingKey } from './fields'
 
 /** What a first visit opens on. */
 export const firstReading = () => Object.fromEntries(READING_KEYS.map(k => [k, READING[k].first])) as Reading
-
-/** The word of the contract for a cloud cover. */
-function skyWord(cloud: number, rain: boolean): SkyKind {
-  if (rain) return 'rain'
-  const words = ['clear', 'partly', 'overcast'] as const
-  const off = (w: SkyKind) => Math.abs(SKIES[w].cloud - cloud)
-  return words.reduce((best, w) => (off(w) < off(best) ? w : best))
-}
 
 const isNothing = (v: unknown) => v === null || (Array.isArray(v) && v.length === 0)
 

@@ -1,7 +1,7 @@
 import { DAY_MIN } from '#core/units'
 import { minutesOf } from '#core/day/clock'
 import type { DayHour } from '#core/day/request'
-import type { SkyKind, Wind } from '#core/sky/weather'
+import { type SkyKind, type Wind, skyWord } from '#core/sky/weather'
 import type { Tide } from '#core/request/request'
 
 /** What the day is like at one moment of it; what no hour tells is null. */
@@ -18,14 +18,6 @@ export interface Weather {
 
 /** A sky that no hour tells of: half cloud, no wind. */
 const USUAL_CLOUD = 0.5
-/** Cover up to which the sky counts as clear, and from which as overcast. */
-const CLEAR = 0.2
-const OVERCAST = 0.85
-
-/** The word for a sky. */
-export const skyOf = (cloud: number, rain: boolean): SkyKind =>
-  rain ? 'rain' : cloud < CLEAR ? 'clear' : cloud < OVERCAST ? 'partly' : 'overcast'
-
 type Told<T> = { atMin: number; value: T }[]
 
 /** A figure at a moment: straight between the hours that tell it, in the scale given, and held outside them. */
@@ -82,7 +74,7 @@ export function weatherOf(hours: readonly DayHour[], fromMin: number, toMin: num
       temperatureC: figureAt(temperature, min, STRAIGHT),
       visibilityM: figureAt(visibility, min, BY_SHARES),
       tide: wordAt(tide, min),
-      sky: skyOf(cover, rains),
+      sky: skyWord(cover, rains),
     }
   }
 }

@@ -1,3 +1,5 @@
+import { nearest } from '#core/numeric/nearest'
+
 /** The sky in words of the contract; each is a record the light is computed from. */
 export const SKIES = {
   clear: { words: 'clear', cloud: 0.05, rain: false },
@@ -34,6 +36,15 @@ export type Canopy = keyof typeof CANOPIES
 
 /** The word for a wind of so many m/s: the nearest of the four. */
 export function windWord(mps: number): Wind {
-  const words = Object.keys(WINDS) as Wind[]
-  return words.reduce((a, b) => (Math.abs(WINDS[b].speedMps - mps) < Math.abs(WINDS[a].speedMps - mps) ? b : a))
+  return nearest(Object.keys(WINDS) as Wind[], mps, w => WINDS[w].speedMps)!
+}
+
+/** Cover up to which the sky counts as clear, and from which as overcast. */
+const CLEAR = 0.2
+const OVERCAST = 0.85
+
+/** The word for a sky of so much cloud, 0 to 1. */
+export function skyWord(cloud: number, rain: boolean): SkyKind {
+  if (rain) return 'rain'
+  return cloud < CLEAR ? 'clear' : cloud < OVERCAST ? 'partly' : 'overcast'
 }

@@ -1,6 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import { type Page, expect, test } from '@playwright/test'
 import { PRESSING, handOf } from './hands'
+import { photoOf } from './photo'
 import { SIZES, clean, inGoodOrder, visit, watchPosts } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5&range=0.3'
@@ -146,17 +147,7 @@ test('goes out and comes in as a file, once, and a colour is picked off a photo 
     .getByRole('button', { name: /^Bone\. Change/ })
     .first()
     .click()
-  const photo = await page.evaluate(() => {
-    const canvas = document.createElement('canvas')
-    canvas.width = canvas.height = 80
-    const pen = canvas.getContext('2d')!
-    pen.fillStyle = '#b4432a'
-    pen.fillRect(0, 0, 80, 80)
-    return canvas.toDataURL('image/png').split(',')[1]!
-  })
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: Buffer.from(photo, 'base64') })
+  await page.locator('input[type=file]').setInputFiles(await photoOf(page, ['#b4432a']))
   await page.getByRole('application', { name: /Photo of the lure/ }).click()
   await expect(page.getByLabel('Colour of the back')).toHaveValue('#b4432a')
   await page.waitForTimeout(500)

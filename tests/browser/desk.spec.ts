@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { PRESSING, handOf } from './hands'
 import { SIZES, clean, firstCall, nothingClipped, open, valueOf } from './screen'
+import { photoOf } from './photo'
 
 for (const hand of PRESSING) {
   test.describe(`the reading desk by ${hand}`, () => {
@@ -59,19 +60,7 @@ test('a photo of a jar is picked on the device and never sent', async ({ page })
   page.on('request', r => r.method() !== 'GET' && sent.push(r.url()))
   await page.keyboard.press('r')
   // Left half the brown of tea, right half paper.
-  const png = await page.evaluate(async () => {
-    const canvas = document.createElement('canvas')
-    ;[canvas.width, canvas.height] = [200, 100]
-    const c = canvas.getContext('2d')!
-    c.fillStyle = '#a06a20'
-    c.fillRect(0, 0, 100, 100)
-    c.fillStyle = '#f0f0ee'
-    c.fillRect(100, 0, 100, 100)
-    return canvas.toDataURL('image/png').split(',')[1]!
-  })
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') })
+  await page.locator('input[type=file]').setInputFiles(await photoOf(page, ['#a06a20', '#f0f0ee']))
   const photo = page.getByRole('application', { name: /Photo of the jar/ })
   await photo.click({ position: { x: 40, y: 40 } })
   await photo.focus()

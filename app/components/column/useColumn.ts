@@ -1,5 +1,6 @@
 import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provide, ref, watch } from 'vue'
 import type { Side } from '#core/lure/types'
+import { nearest } from '#core/numeric/nearest'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { steady } from '~/components/common/steady'
@@ -153,9 +154,9 @@ export function provideColumn(
 
   const colourAt = (depthM: number) => {
     const steps = water.value?.column
-    if (!steps?.length) return settings.theme === 'noon' ? '#5f6d5f' : '#20261f'
-    const nearest = steps.reduce((a, b) => (Math.abs(b.depthM - depthM) < Math.abs(a.depthM - depthM) ? b : a))
-    return settings.theme === 'night' ? redTone(nearest.colour, NIGHT_WATER) : nearest.colour
+    const step = nearest(steps ?? [], depthM, s => s.depthM)
+    if (!step) return settings.theme === 'noon' ? '#5f6d5f' : '#20261f'
+    return settings.theme === 'night' ? redTone(step.colour, NIGHT_WATER) : step.colour
   }
   const colours = steady(() => COLUMN_STOPS.map(f => colourAt(f * reachM.value)))
   /** The picture's gradient at a height of it, between the colours above and below. */

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Pin } from '#core/day/pins'
 import type { StepScores } from '#core/day/scores'
 import { knownFinish } from '#core/box/own'
+import { nearest } from '#core/numeric/nearest'
 import DragHandle from '~/components/common/DragHandle.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import Silhouette from '~/components/figure/Silhouette.vue'
@@ -93,10 +94,7 @@ const edges = computed(() => {
 })
 const pulled = ref<{ i: number; min: number } | null>(null)
 const minOfEdge = (e: { i: number; atMin: number }) => (pulled.value?.i === e.i ? pulled.value.min : e.atMin)
-const inSteps = (min: number) => {
-  const starts = light.value?.steps.map(s => s.atMin) ?? [min]
-  return starts.reduce((a, b) => (Math.abs(b - min) < Math.abs(a - min) ? b : a))
-}
+const inSteps = (min: number) => nearest(light.value?.steps ?? [], min, s => s.atMin)?.atMin ?? min
 type Edge = (typeof edges.value)[number]
 /** An edge follows the finger and is held where it is let go; by keys each press is both. */
 let underFinger = false

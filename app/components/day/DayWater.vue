@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nearest } from '#core/numeric/nearest'
 import { rounded } from '#core/numeric/rounded'
 import { computed, ref, watchEffect } from 'vue'
 import DragHandle from '~/components/common/DragHandle.vue'
@@ -28,7 +29,7 @@ const tideAtX = computed(() => {
   const { tide } = day.set
   const known = tide && reading.reading.salinity !== 'fresh' ? tide : null
   return (light.value?.steps ?? []).map(s => {
-    const near = known?.reduce((a, b) => (Math.abs(b.atMin - s.atMin) < Math.abs(a.atMin - s.atMin) ? b : a))
+    const near = nearest(known ?? [], s.atMin, t => t.atMin)
     return { x: xOf(s.atMin), heightM: near?.heightM ?? 0 }
   })
 })
