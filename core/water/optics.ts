@@ -32,8 +32,8 @@ export const BACK_SHARE = { water: 0.5, algae: 0.01, silt: 0.018 } as const
  */
 export function waterOptics(amounts: Constituents, salt: boolean): WaterOptics {
   const { chlorophyll: c, tannin, silt } = amounts
-  const algaeA = c > 0 ? 0.0403 * c ** 0.668 : 0
-  const algaeB = c > 0 ? 0.3 * c ** 0.62 : 0
+  const algaeA = 0.0403 * c ** 0.668
+  const algaeB = 0.3 * c ** 0.62
   const waterB = salt ? 0.0019 : 0.0017
   const out: WaterOptics = {
     absorption: new Float64Array(BANDS),
