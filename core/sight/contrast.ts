@@ -1,7 +1,18 @@
 import { type Adaptation, type Eye, adaptation } from '#core/eye/eye'
-import type { View } from '#core/sight/view'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
+
+/** What contrast one way is made of: what stands behind the lure, what dims it, and the eye. */
+export interface Backdrop {
+  /** Radiance behind the lure, and of the water that way at the lure's own depth. */
+  near: Spectrum
+  water: Spectrum
+  /** Radiance of the water that way where the fish is, so many metres from the lure, into `out`. */
+  waterAt: (rangeM: number, out: Spectrum) => void
+  /** Beam attenuation: what is left of a difference over r is exp(-c r). */
+  beam: Spectrum
+  eye: Eye
+}
 
 /** Share of a difference in radiance that is left after so many metres, per band: exp(-c r). */
 export function fadeOver(out: Spectrum, beam: Spectrum, rangeM: number): void {
@@ -13,7 +24,7 @@ export function fadeOver(out: Spectrum, beam: Spectrum, rangeM: number): void {
  * distance of what stands behind the lure (Duntley 1963).
  * @param fade what is left over the distance, from `fadeOver`
  */
-export function behindAt(out: Spectrum, view: View, fade: Spectrum, rangeM: number): void {
+export function behindAt(out: Spectrum, view: Backdrop, fade: Spectrum, rangeM: number): void {
   view.waterAt(rangeM, out)
   for (let i = 0; i < BANDS; i++) out[i] = Math.max(1e-300, out[i]! + (view.near[i]! - view.water[i]!) * fade[i]!)
 }
@@ -34,7 +45,7 @@ const rods = new Float64Array(BANDS)
  * The same for lightness: what the twin cones and the rods make of it, in the shares the light leaves them.
  */
 export function lightnessWeights(
-  view: View,
+  view: Backdrop,
   cones: number,
   behind: Spectrum,
   fade: Spectrum,
@@ -55,7 +66,7 @@ export interface Lightness {
 }
 
 /** Lightness contrast in one view: Weber, negative is darker, of a difference in radiance over a distance in m. */
-export function lightnessMeter(view: View): (delta: Spectrum, rangeM: number) => Lightness {
+export function lightnessMeter(view: Backdrop): (delta: Spectrum, rangeM: number) => Lightness {
   const fade = new Float64Array(BANDS)
   const behind = new Float64Array(BANDS)
   const weights = new Float64Array(BANDS)

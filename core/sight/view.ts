@@ -3,7 +3,7 @@ import { HEADINGS, type Heading, type LightColumn, type LightField } from '#core
 import { COLUMN } from '#core/light-field/table'
 import type { Side } from '#core/lure/types'
 import { BACKGROUNDS, type BackgroundId, backgroundReflectance } from '#core/sight/backgrounds'
-import { behindAt, contrastWeights, fadeOver, lightnessWeights } from '#core/sight/contrast'
+import { type Backdrop, behindAt, contrastWeights, fadeOver, lightnessWeights } from '#core/sight/contrast'
 import { luminanceOfQuanta } from '#core/spectrum/colour'
 import { BANDS, type Spectrum, dot } from '#core/spectrum/grid'
 
@@ -36,16 +36,9 @@ export const OPPOSITE = { toward: 'away', across: 'across', away: 'toward' } as 
  * which a difference in radiance at the lure becomes contrast in each receptor at each distance. Background, spectrum
  * and adaptation belong to where the fish is.
  */
-export interface View {
+export interface View extends Backdrop {
   way: Way
   side: Side
-  /** Radiance behind the lure, and of the water that way at the lure's own depth. */
-  near: Spectrum
-  water: Spectrum
-  /** Radiance of the water that way where the fish is, so many metres from the lure, into `out`. */
-  waterAt: (rangeM: number, out: Spectrum) => void
-  /** Beam attenuation: what is left of a difference over r is exp(-c r). */
-  beam: Spectrum
   /** No fish is farther off than this that way: the surface, or the bottom; Infinity where nothing ends it. */
   capM: number
   /** Distances, m: the range steps, rising, then the biting distance and the fish's. */
@@ -58,7 +51,6 @@ export interface View {
    */
   weights: Float64Array
   receptors: number
-  eye: Eye
   /** Loss of contrast averaged over the colours of the background, per metre. */
   meanLoss: number
 }
