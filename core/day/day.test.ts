@@ -130,6 +130,7 @@ describe('the shade of a bank', () => {
   it('falls from the bank across when the sun has gone round', () => {
     expect(shadeM(acrossFrom(bank), 45, 90)).toBeCloseTo(10, 9)
     expect(shadeM(acrossFrom(bank, 4), 45, 90)).toBeCloseTo(4, 9)
+    expect([0, 100, 300].map(facingDeg => acrossFrom({ ...bank, facingDeg }).facingDeg)).toEqual([180, 280, 120])
   })
 })
 
