@@ -100,7 +100,24 @@ describe('the map', () => {
     )
     // Five things each as far from every other do not fit: the best flat map of a regular simplex strays by a third.
     const simplex = Array.from({ length: 5 }, (_, i) => Array.from({ length: 5 }, (_, j) => (i === j ? 0 : 1)))
-    expect(mapOf(simplex).stress).toBeGreaterThan(0.2)
+    const flat = mapOf(simplex)
+    expect(flat.stress).toBeGreaterThan(0.2)
+    const astray = (points: readonly (readonly number[])[]) =>
+      points
+        .flatMap((a, i) => points.slice(i + 1).map(b => (Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!) - 1) ** 2))
+        .reduce((s, d) => s + d)
+    // No point of it can be moved a little for the better.
+    flat.points.forEach((_, i) => {
+      for (const [dx, dy] of [
+        [0.05, 0],
+        [-0.05, 0],
+        [0, 0.05],
+        [0, -0.05],
+      ] as const)
+        expect(astray(flat.points.map(([x, y], j) => (j === i ? [x + dx, y + dy] : [x, y])))).toBeGreaterThan(
+          astray(flat.points),
+        )
+    })
     expect(mapOf([[0]])).toEqual({ points: [[0, 0]], stress: 0 })
   })
   it('of a real box is symmetric and fair', () => {

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { recommend } from '#core/ranking/recommend'
+import { boxOf } from './box'
 import { edgesOf } from './edges'
 import { foodOf } from './food'
 import { catalogueOf, coloursOf } from './paintwork'
@@ -29,6 +30,7 @@ export const PINNED: Readonly<Record<string, () => unknown>> = {
   drills: drillsOf,
   kits: kitsOf,
   days: daysOf,
+  box: boxOf,
   food: foodOf,
   colours: coloursOf,
   catalogue: catalogueOf,

@@ -49,7 +49,22 @@ const READINGS: Record<string, Reading[]> = {
   'a meter of colours': [meter(1.6, [1.2, 1.5, 4])],
   'what disagrees': [{ kind: 'disc', depthM: 4 }, { kind: 'turbidity', fnu: 60 }, meter(3)],
 }
+/** A meter that was let down carelessly, which no water fits well. */
+const ROUGH: Reading = {
+  kind: 'light',
+  samples: [0.2, 0.5, 0.9, 1.4].map((depthM, i) => ({
+    depthM,
+    lux: 2e4 * Math.exp(-1.6 * depthM) * [1, 1.14, 0.92, 1.1][i]!,
+  })),
+}
+/** Discs beside it, and which of the two are at odds. */
+const besideRough = () =>
+  [0.09, 0.1, 0.11, 0.12, 0.13, 0.14, 1, 5, 5.5, 6, 6.5, 7, 7.5].map(depthM => {
+    const { conflicts } = readWater([{ kind: 'disc', depthM }, ROUGH], 'fresh', 'metric')
+    return `${depthM} m: ${conflicts.map(c => `${c.code} ${c.paths.join()}`).join('; ')}`
+  })
 export const readingsOf = () => ({
+  besideRough: besideRough(),
   fresh: each(READINGS, r => readWater(r, 'fresh', 'us')),
   salt: each(READINGS, r => readWater(r, 'salt', 'metric')),
   early: each(READINGS, r => readWater(r, 'fresh', 'metric', { sky: 'clear', sunElevationDeg: 12 })),
