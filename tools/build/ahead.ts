@@ -1,4 +1,7 @@
-import type { Manifest } from 'vue-bundle-renderer'
+import type { NuxtHooks } from 'nuxt/schema'
+
+/** What a build made: its files by name, and which asks for which. */
+type Manifest = Parameters<NuxtHooks['build:manifest']>[0]
 
 /** The letters the app is written in; others are asked for when one turns up. */
 const LETTERS = /-latin-(wdth|wght)-normal\./
