@@ -39,7 +39,10 @@ export function windWord(mps: number): Wind {
   return nearest(Object.keys(WINDS) as Wind[], mps, w => WINDS[w].speedMps)!
 }
 
-/** Cover up to which the sky counts as clear, and from which as overcast. */
+/**
+ * Cover up to which the sky counts as clear, and from which as overcast: near the two and seven eighths at which
+ * weather reports go over from "few" to "scattered" and from "broken" to "overcast" (WMO-No. 306, FM 15).
+ */
 const CLEAR = 0.2
 const OVERCAST = 0.85
 

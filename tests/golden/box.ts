@@ -14,8 +14,7 @@ const asked = (water: Request['water']): Request => ({
   water,
   light: { sky: 'partly', sunElevationDeg: 35 },
 })
-const owned = (): OwnLure[] =>
-  finishesOf(LURE).map(({ id, name }) => ({ id, lure: LURE, finishId: id, name, coats: undefined }))
+const owned = (): OwnLure[] => finishesOf(LURE).map(({ id, name }) => ({ id, lure: LURE, finishId: id, name }))
 
 /** All jerkbaits owned: which look alike in each water, and from how far off; and how a map of them lies. */
 export function boxOf() {

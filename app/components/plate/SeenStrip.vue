@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { LureId } from '#core/lure/types'
+import { nearest } from '#core/numeric/nearest'
 import { computed } from 'vue'
 import { useUnits } from '~/settings/useUnits'
 import { vThroughWater } from '~/figures/throughWater'
@@ -10,13 +11,7 @@ import LureFigure from '~/components/figure/LureFigure.vue'
 /** The same lure at growing distances, in the water's own colour: smaller and paler, until it is gone. */
 const props = defineProps<{ lure: LureId; strip: SeenOut[]; fishM: number; red: boolean }>()
 const { lengthText } = useUnits()
-const nearest = computed(() =>
-  props.strip.reduce(
-    (best, s, i) =>
-      Math.abs(s.distanceM - props.fishM) < Math.abs(props.strip[best]!.distanceM - props.fishM) ? i : best,
-    0,
-  ),
-)
+const atFish = computed(() => nearest(props.strip, props.fishM, s => s.distanceM))
 const width = (i: number) => `${92 - i * 13}%`
 </script>
 
@@ -35,9 +30,9 @@ const width = (i: number) => `${92 - i * 13}%`
       </span>
       <span
         class="figure block border-t-[5px] pt-0.5 text-note"
-        :class="i === nearest ? 'border-ink font-bold' : 'border-transparent'"
+        :class="s === atFish ? 'border-ink font-bold' : 'border-transparent'"
       >
-        {{ lengthText(s.distanceM) + (i === nearest ? ', fish' : '') }}
+        {{ lengthText(s.distanceM) + (s === atFish ? ', fish' : '') }}
       </span>
     </li>
   </ol>
