@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
+import { API_PAGE, API_PAGE_AT, buildApiPage } from './tools/build/apiPage'
 import { askAhead } from './tools/build/ahead'
 import { buildRankingWorker } from './tools/build/rankingWorker'
 
@@ -34,7 +35,8 @@ export default defineNuxtConfig({
     stationUrl: '',
     // An NMEA 0183 line over TCP: a gateway of the boat, or the simulated one of the demonstration.
     nmea: { host: '', port: '', simulated: '' },
-    session: { password: '' },
+    // The newest secret, which seals; and older ones, with commas between, which only open.
+    session: { password: '', older: '' },
     public: { version: pkg.version },
   },
   pwa: {
@@ -57,6 +59,7 @@ export default defineNuxtConfig({
     },
     workbox: {
       globPatterns: ['**/*.{js,css,woff2,table,svg,png,json}'],
+      globIgnores: [`${API_PAGE_AT}/**`],
       maximumFileSizeToCacheInBytes: 8_000_000,
       // Every place is the same page: kept with its scripts, it opens all of them without signal.
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
@@ -68,7 +71,37 @@ export default defineNuxtConfig({
   },
   sourcemap: false,
   compatibilityDate: '2026-01-01',
-  nitro: { errorHandler: '~~/server/error', compressPublicAssets: true },
+  nitro: {
+    errorHandler: '~~/server/error',
+    compressPublicAssets: true,
+    publicAssets: [{ dir: API_PAGE, baseURL: API_PAGE_AT, maxAge: 3600 }],
+    // Every answer carries these, files and what is not there too. The page's own policy is set where its scripts are
+    // known (server/plugins/policy.ts).
+    routeRules: {
+      '/**': {
+        headers: {
+          'x-content-type-options': 'nosniff',
+          'referrer-policy': 'same-origin',
+          'x-frame-options': 'DENY',
+          'permissions-policy': 'camera=(), microphone=(), payment=(), usb=(), geolocation=(self)',
+          'cross-origin-opener-policy': 'same-origin',
+          'cross-origin-resource-policy': 'same-origin',
+        },
+      },
+      [`/${API_PAGE_AT}/**`]: {
+        headers: {
+          // Its package writes styles into the page.
+          'content-security-policy': [
+            "default-src 'self'",
+            "style-src 'self' 'unsafe-inline'",
+            "img-src 'self' data:",
+            "object-src 'none'",
+            "frame-ancestors 'none'",
+          ].join('; '),
+        },
+      },
+    },
+  },
   vite: {
     plugins: [tailwindcss()],
     // What a worker loads has the name it has for the page, which then has it already.
@@ -94,6 +127,7 @@ export default defineNuxtConfig({
     'build:manifest': manifest => {
       askAhead(manifest)
     },
+    'ready': () => buildApiPage(),
     'nitro:init': nitro => {
       // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
       const { rootDir, dev, output, buildDir } = nitro.options

@@ -2,6 +2,7 @@
 import { provideUseId } from '@headlessui/vue'
 import { useId, watchEffect } from 'vue'
 import NewVersion from '~/components/NewVersion.vue'
+import NotTaken from '~/components/NotTaken.vue'
 import { useSettingsStore } from '~/settings/store'
 
 provideUseId(() => useId())
@@ -13,5 +14,6 @@ watchEffect(() => {
 
 <template>
   <NuxtPage />
+  <NotTaken />
   <NewVersion />
 </template>

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest'
-import { TooBusyError } from '#server/ranking/pool'
+import { TooBusyError } from '#server/ranking/lane'
 import * as log from '#server/utils/log'
 import handler, { replyTo } from './error'
 

@@ -1,4 +1,6 @@
 import type Joi from 'joi'
+import { cutLongLists } from '#shared/schema/longLists'
+import { brokenText } from '#shared/text'
 
 /**
  * One fault of something sent to the server. The code is for programs, the message for anglers; nothing sent is
@@ -32,6 +34,13 @@ const MESSAGES: Record<string, string> = {
   'object.base': '{{#label}} must be a group of fields.',
 }
 
+/** Most faults told at once: whoever mends these asks again. */
+const MOST_FAULTS = 20
+
+const BROKEN_TEXT = 'A text holds half a character or one that cannot be kept. Type it anew.'
+/** A path goes no further than the fields that Piscator names: what is below is the sender's. */
+const NAMED = /^[A-Za-z0-9]{1,24}$/
+
 const OPTIONS: Joi.ValidationOptions = {
   abortEarly: false,
   convert: false,
@@ -41,11 +50,17 @@ const OPTIONS: Joi.ValidationOptions = {
 
 /** Joi's details as faults. The path of an unknown field is its group's: its own name is the sender's. */
 export function faultsOf(error: Joi.ValidationError): Fault[] {
-  return error.details.map(({ type, path, message }) => ({
+  return error.details.slice(0, MOST_FAULTS).map(({ type, path, message }) => ({
     path: (type === 'object.unknown' ? path.slice(0, -1) : path).join('.'),
     code: type,
     message,
   }))
+}
+
+const brokenFault = (path: readonly string[]): Fault => {
+  const foreign = path.findIndex(p => !NAMED.test(p))
+  const named = foreign < 0 ? path : path.slice(0, foreign)
+  return { path: named.join('.'), code: 'text.broken', message: BROKEN_TEXT }
 }
 
 /** Validate unknown input: the value, or every fault. Never throws, never returns an unchecked value. */
@@ -53,6 +68,10 @@ export function check<T>(
   schema: Joi.Schema<T>,
   input: unknown,
 ): { ok: true; value: T } | { ok: false; faults: Fault[] } {
-  const { value, error } = schema.required().validate(input, OPTIONS)
+  const { value, error } = schema.required().validate(cutLongLists(schema, input), OPTIONS)
+  if (!error) {
+    const broken = brokenText(value)
+    if (broken) return { ok: false, faults: [brokenFault(broken)] }
+  }
   return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T }
 }

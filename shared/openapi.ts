@@ -21,8 +21,13 @@ function described(schema: Joi.Schema, parts: Record<string, JsonSchema>): JsonS
 const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` })
 const json = (schema: object) => ({ 'application/json': { schema } })
 const plain = (description: string) => ({ description })
+const faulty = (description: string) => ({ description, content: json(ref('Faults')) })
 const refused = { description: 'One entry per fault.', content: json(ref('Faults')) }
-const busy = { description: 'Too much at once, or the records are away; try again after Retry-After seconds.' }
+const busy = {
+  content: json(ref('Faults')),
+  headers: { 'Retry-After': { description: 'Seconds.', schema: { type: 'integer' } } },
+  description: 'Too much at once, or the records are away; try again after Retry-After seconds.',
+}
 
 const inPieces = 'Where it takes longer than a second, blanks are sent until the answer is there.'
 
@@ -41,7 +46,11 @@ const FAULTS = {
   },
 }
 
-const paths = (callId: JsonSchema) => ({
+/** The id in a call's address: its schema is one of the components. */
+const callId = ref('CallId')
+
+/** Every address with its methods; what each is called and belongs to is added by `named`. */
+const ADDRESSES = {
   '/recommendations': {
     post: {
       summary: 'Rank finishes for a lure in these conditions. Needs no account and stores nothing.',
@@ -86,7 +95,7 @@ const paths = (callId: JsonSchema) => ({
     post: {
       summary: 'The order of a fair test of two: each block holds both once, drawn from the seed.',
       requestBody: { required: true, content: json(ref('OrderRequest')) },
-      responses: { 200: { description: 'The spells.', content: json(ref('Order')) }, 422: refused },
+      responses: { 200: { description: 'The spells.', content: json(ref('Order')) }, 422: refused, 503: busy },
     },
   },
   '/trials/verdict': {
@@ -150,7 +159,7 @@ const paths = (callId: JsonSchema) => ({
   },
   '/forecast': {
     get: {
-      summary: "The day's weather and tide from the station; simulated.",
+      summary: "The day's weather and tide from the station.",
       parameters: [
         { name: 'date', in: 'query', required: true, schema: { type: 'string' }, description: 'like 2026-05-10' },
         {
@@ -196,13 +205,83 @@ const paths = (callId: JsonSchema) => ({
     delete: { summary: 'Take a kept call back.', responses: { 204: plain('Gone.'), 422: refused, 503: busy } },
   },
   '/openapi.json': { get: { summary: 'This description.', responses: { 200: plain('OpenAPI 3.1.') } } },
-})
+} as const
 
-/**
- * What does not depend on the version, worked out once: turning the schemas takes longer than answering most
- * requests.
- */
-function describe() {
+type Method = 'get' | 'post' | 'put' | 'delete'
+interface Operation {
+  summary: string
+  responses: Record<number, object>
+}
+
+/** What an address belongs to. */
+const TAGS = {
+  engine: 'The engine: asked and answered, without an account; nothing is stored.',
+  records: "An angler's records, by the cookie of a device.",
+  place: 'Waters, forecast and instruments.',
+  server: 'The server itself.',
+} as const
+const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
+  'recommendations': 'engine',
+  'readings': 'engine',
+  'day-plans': 'engine',
+  'kits': 'engine',
+  'trials': 'engine',
+  'waters': 'place',
+  'forecast': 'place',
+  'instruments': 'place',
+  'health': 'server',
+  'openapi.json': 'server',
+}
+
+const tooMany = { ...busy, description: 'Too many requests; try again after Retry-After seconds.' }
+/** What any request may be answered with. */
+const ALWAYS = { 429: tooMany }
+/** What one with a body, or one that changes something, may be answered with. */
+const WITH_BODY = {
+  400: faulty('The request broke off.'),
+  413: faulty('The body is larger than it may be.'),
+  415: faulty('The body is not sent as application/json.'),
+  417: plain('The request expects something that no server here does.'),
+}
+const CHANGES = { 403: faulty('A page of another site asks.') }
+
+const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
+/** An operation's name for programs: its method and its address, as `postDayPlans`. */
+const operationId = (method: string, path: string) => method + (path.match(/[a-z]+/gi) ?? []).map(capital).join('')
+
+function whole(path: string, method: Method, operation: Operation) {
+  const start = path.split('/')[1]!
+  const { summary } = operation
+  return {
+    operationId: operationId(method, path),
+    tags: [TAG_BY_START[start] ?? 'records'],
+    description: summary,
+    ...operation,
+    responses: {
+      ...operation.responses,
+      ...ALWAYS,
+      ...('requestBody' in operation ? WITH_BODY : {}),
+      ...(method === 'get' ? {} : CHANGES),
+    },
+  }
+}
+
+const METHODS: readonly string[] = ['get', 'post', 'put', 'delete'] satisfies Method[]
+/** Every address with its methods, each with its name, what it belongs to and all it may be answered with. */
+export const PATHS: Readonly<Record<string, Readonly<Record<string, unknown>>>> = Object.fromEntries(
+  Object.entries(ADDRESSES).map(([path, of]) => [
+    path,
+    Object.fromEntries(
+      Object.entries(of).map(([key, value]) => [
+        key,
+        METHODS.includes(key) ? whole(path, key as Method, value as Operation) : value,
+      ]),
+    ),
+  ]),
+)
+
+/** OpenAPI 3.1 description of the stable surface, made from the schemas the server checks with. */
+export function openApi(version: string) {
   const parts: Record<string, JsonSchema> = {}
   const schemas = {
     Request: described(requestSchema, parts),
@@ -221,16 +300,10 @@ function describe() {
     Verdict: described(verdictAnswerSchema, parts),
     Answer: described(answerSchema, parts),
     Call: described(callSchema, parts),
+    CallId: described(idSchema, parts),
     Recover: described(recoverSchema, parts),
     Faults: FAULTS,
   }
-  return { paths: paths(described(idSchema, parts)), components: { schemas: { ...schemas, ...parts } } }
-}
-let once: ReturnType<typeof describe> | null = null
-
-/** OpenAPI 3.1 description of the stable surface, made from the schemas the server checks with. */
-export function openApi(version: string) {
-  once ??= describe()
   return {
     openapi: '3.1.0',
     info: {
@@ -238,8 +311,12 @@ export function openApi(version: string) {
       version,
       description: 'Ranked lure colours and finishes from the water, the light and the fish.',
       license: { name: 'MIT', identifier: 'MIT' },
+      contact: { name: 'Whoever runs this Piscator' },
     },
     servers: [{ url: '/api/v1' }],
-    ...once,
+    tags: Object.entries(TAGS).map(([name, description]) => ({ name, description })),
+    security: [],
+    paths: PATHS,
+    components: { schemas: { ...schemas, ...parts } },
   }
 }

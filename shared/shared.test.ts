@@ -193,13 +193,38 @@ describe('the OpenAPI description', () => {
         Object.entries(methods).map(([m, { responses }]) => [`${m} ${path}`, Object.keys(responses ?? {}).sort()]),
       ),
     )
-    expect(codes['post /recommendations']).toEqual(['200', '422', '503'])
-    expect(codes['post /readings']).toEqual(['200', '422', '503'])
-    expect(codes['post /day-plans']).toEqual(['200', '422', '503'])
-    expect(codes['post /kits']).toEqual(['200', '422', '503'])
-    expect(codes['put /calls/{id}']).toEqual(['200', '409', '422', '503'])
-    expect(codes['delete /calls/{id}']).toEqual(['204', '422', '503'])
+    const withBody = ['400', '403', '413', '415', '417', '422', '429', '503']
+    for (const path of ['recommendations', 'readings', 'day-plans', 'kits', 'trials/order', 'trials/verdict', 'sync'])
+      expect(codes[`post /${path}`], path).toEqual(['200', ...withBody])
+    expect(codes['put /calls/{id}']).toEqual(['200', '400', '403', '409', ...withBody.slice(2)])
+    expect(codes['delete /calls/{id}']).toEqual(['204', '403', '422', '429', '503'])
+    expect(codes['get /waters']).toEqual(['200', '429', '503'])
     for (const of of Object.values(codes)) for (const code of of) expect(code).toMatch(/^[1-5]\d\d$/)
+  })
+  it('names every operation once, says what it belongs to, and of what each list is', () => {
+    const operations = Object.values(doc.paths as Record<string, Record<string, unknown>>).flatMap(methods =>
+      Object.entries(methods).flatMap(([m, o]) =>
+        m === 'parameters' ? [] : [o as { operationId: string; tags: string[]; description: string }],
+      ),
+    )
+    const ids = operations.map(o => o.operationId)
+    expect([new Set(ids).size, ids.includes('postDayPlans'), ids.includes('putCallsId')]).toEqual([
+      ids.length,
+      true,
+      true,
+    ])
+    const tags = (doc.tags as { name: string }[]).map(t => t.name)
+    for (const { tags: of, description } of operations)
+      expect([tags.includes(of[0]!), !!description]).toEqual([true, true])
+    const bare: string[] = []
+    const walk = (v: unknown, at: string) => {
+      if (typeof v !== 'object' || v === null) return
+      const { type, items, prefixItems } = v as Record<string, unknown>
+      if (type === 'array' && !items && !prefixItems) bare.push(at)
+      for (const [k, inner] of Object.entries(v)) walk(inner, `${at}.${k}`)
+    }
+    walk(doc.components, '')
+    expect(bare).toEqual([])
   })
   it('describes a kept call and its id', () => {
     const call = { asked: GOOD, tiedOn: 'jerkbait.bone', keptAt: '2026-04-12T10:40:00Z', waterId: null }

@@ -1,3 +1,4 @@
+import { keptText } from '#shared/text'
 import type { TapRecord, TripRecord } from '#shared/schema/record'
 
 /** What a trip known only from a file is taken for: the rods at hand, and the conditions as they are in Water. */
@@ -8,7 +9,7 @@ export function tripBrought(like: TripLike, name: string, fromMs: number, toMs: 
   const { light } = like.asked
   const startedAt = new Date(fromMs).toISOString()
   const asked = light.at ? { ...like.asked, light: { ...light, at: { ...light.at, time: startedAt } } } : like.asked
-  return { ...like, asked, name: name.slice(0, 80), startedAt, endedAt: new Date(toMs).toISOString() }
+  return { ...like, asked, name: keptText(name, 80), startedAt, endedAt: new Date(toMs).toISOString() }
 }
 
 /** Taps without an id that are alike in this are the same. */

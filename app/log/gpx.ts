@@ -1,3 +1,4 @@
+import { keptText } from '#shared/text'
 import type { LineString, Point as GeoPoint } from 'geojson'
 import { RECORDS, type Place, type TapKind, type TapRecord, type TripRecord } from '#shared/schema/record'
 import { gpxFeatures } from '~/files/gpx'
@@ -127,7 +128,7 @@ export async function readGpx(
     const at = new Date(ms).toISOString()
     const what = PLAIN.find(k => k === type) ?? 'word'
     const rod = rodNow(of(span.id).filter(t => t.body.at <= at))
-    const said = what === 'word' ? { text: (name || 'Waypoint').slice(0, 500) } : {}
+    const said = what === 'word' ? { text: keptText(name || 'Waypoint', 500) } : {}
     const body: TapRecord = { tripId: span.id, at, what, rod, place, ...said }
     const known = byLikeness.get(likenessOf(body))
     return [{ line, id: known?.id ?? '', faults: [], body: known ? placed(known.body, place) : body }]

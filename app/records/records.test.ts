@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { createPinia, setActivePinia } from 'pinia'
+import { v7 as newId } from 'uuid'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { LureRecord } from '#shared/schema/record'
 import type { SyncEvent } from '#shared/schema/sync'
@@ -28,7 +29,16 @@ const event = (id: string, recordId: string, at: string, body: LureRecord | null
 
 /** A server that keeps every event once, by its id, and may be away. */
 function fakeServer() {
-  const state = { kept: [] as SyncEvent[], away: false, loseAnswers: false, posts: 0 }
+  const state = {
+    kept: [] as SyncEvent[],
+    away: false,
+    loseAnswers: false,
+    posts: 0,
+    /** Names of lures that are refused one by one, and of one that the server chokes on as a whole. */
+    refuses: [] as string[],
+    chokesOn: 'nothing',
+    mostBytes: Infinity,
+  }
   vi.stubGlobal(
     'fetch',
     vi.fn(async (url: string, init: RequestInit) => {
@@ -36,10 +46,17 @@ function fakeServer() {
       state.posts++
       if (state.away) throw new TypeError('away')
       const { cursor, events } = JSON.parse(init.body as string) as { cursor: string | null; events: SyncEvent[] }
+      const nameOf = (e: SyncEvent) => (e.body as LureRecord | null)?.name ?? ''
+      const fault = (message: string) => ({ path: 'body.name', code: 'text', message })
+      if ((init.body as string).length > state.mostBytes || events.some(e => nameOf(e) === state.chokesOn))
+        return new Response(JSON.stringify({ errors: [fault('Too much.')] }), { status: 422 })
+      const bad = events.filter(e => state.refuses.includes(nameOf(e)))
+      const refused = bad.map(e => ({ index: events.indexOf(e), id: e.id, errors: [fault('The name is too long.')] }))
+      for (const e of bad) events.splice(events.indexOf(e), 1)
       for (const e of events) if (!state.kept.some(k => k.id === e.id)) state.kept.push(e)
       if (state.loseAnswers) throw new TypeError('lost')
       const told = state.kept.slice(Number(cursor ?? 0)).filter(k => !events.some(e => e.id === k.id))
-      const answer = { accepted: events.map(e => e.id), refused: [], events: told, cursor: String(state.kept.length) }
+      const answer = { accepted: events.map(e => e.id), refused, events: told, cursor: String(state.kept.length) }
       return new Response(JSON.stringify({ ...answer, more: false }))
     }),
   )
@@ -243,5 +260,72 @@ describe('records', () => {
     const again = useRecordsStore(createPinia())
     await again.load()
     expect([names(again), again.unsent, held.size]).toEqual([['Black', 'Bone'], 2, 0])
+  })
+
+  it('that are refused stay, with the reason, past a reload, and go once the server takes them', async () => {
+    const server = fakeServer()
+    server.refuses = ['Bad']
+    const store = useRecordsStore()
+    await store.load()
+    for (const name of ['One', 'Bad', 'Two']) await store.put('lure', lure(name))
+    await settled(store)
+    await comes(() => expect(store.refused).toHaveLength(1))
+    expect(server.kept.map(e => (e.body as LureRecord).name).sort()).toEqual(['One', 'Two'])
+    expect([names(store), store.refused[0]!.why]).toEqual([['Bad', 'One', 'Two'], 'The name is too long.'])
+    const again = useRecordsStore(createPinia())
+    await again.load()
+    await comes(() => expect(again.refused).toHaveLength(1))
+    server.refuses = []
+    const mended = useRecordsStore(createPinia())
+    await mended.load()
+    await settled(mended)
+    await comes(() => expect(server.kept.map(e => (e.body as LureRecord).name)).toContain('Bad'))
+    expect(mended.refused).toHaveLength(0)
+  })
+  it('that are refused are done with once corrected, or dropped by hand: what stood before stands again', async () => {
+    const server = fakeServer()
+    const store = useRecordsStore()
+    await store.load()
+    const id = await store.put('lure', lure('Good'))
+    await settled(store)
+    server.refuses = ['Bad']
+    await store.put('lure', lure('Bad'), id)
+    await comes(() => expect(store.refused).toHaveLength(1))
+    await store.put('lure', lure('Better'), id)
+    await comes(() => expect(store.refused).toHaveLength(0))
+    await store.put('lure', lure('Bad'), id)
+    await comes(() => expect(store.refused).toHaveLength(1))
+    await store.drop([store.refused[0]!.event.id])
+    const stands = store.list('lure').find(l => l.id === id)
+    expect([stands?.body.name, store.refused.length]).toEqual(['Better', 0])
+  })
+  it('of which one stops a whole parcel are sent in halves until it alone is set aside', async () => {
+    const server = fakeServer()
+    server.away = true
+    const store = useRecordsStore()
+    await store.load()
+    for (let i = 0; i < 9; i++) await store.put('lure', lure(i === 5 ? 'Stone' : `Lure ${i}`))
+    Object.assign(server, { away: false, chokesOn: 'Stone' })
+    await store.sync()
+    await comes(() => expect(server.kept).toHaveLength(8))
+    expect(store.refused.map(r => (r.event.body as LureRecord).name)).toEqual(['Stone'])
+  })
+  it('go in parcels that the server takes, however large each is', async () => {
+    const server = fakeServer()
+    Object.assign(server, { away: true, mostBytes: 1_000_000 })
+    const store = useRecordsStore()
+    await store.load()
+    await store.writeAll(
+      Array.from({ length: 30 }, (_, i) => ({
+        kind: 'lure',
+        id: newId(),
+        body: { ...lure(`${i}`), note: 'x'.repeat(90_000) },
+      })),
+    )
+    server.away = false
+    const before = server.posts
+    await store.sync()
+    await comes(() => expect(server.kept).toHaveLength(30))
+    expect([store.refused.length, server.posts - before]).toEqual([0, 4])
   })
 })

@@ -1,8 +1,19 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { SyncEvent } from '#shared/schema/sync'
 
+/** How far an event has come: it waits, the server has it, or the server would not take it. */
+const [WAITS, SENT, REFUSED] = [0, 1, 2] as const
+type Sent = typeof WAITS | typeof SENT | typeof REFUSED
+
+/** A change the server would not take, and why, in words. */
+export interface RefusedEvent {
+  event: SyncEvent
+  why: string
+}
+
+type Stored = SyncEvent & { sent: Sent; why?: string }
 interface Shelves extends DBSchema {
-  events: { key: string; value: SyncEvent & { sent: 0 | 1 }; indexes: { sent: 0 | 1 } }
+  events: { key: string; value: Stored; indexes: { sent: Sent } }
   places: { key: string; value: string }
 }
 
@@ -20,6 +31,13 @@ export interface Shelf {
   cursor: () => Promise<string | null>
   /** Forget how far was read. */
   beginAnew: () => Promise<void>
+  /** Set aside what the server would not take: it stays, and is not sent again by itself. */
+  setAside: (refused: readonly RefusedEvent[]) => Promise<void>
+  refused: () => Promise<RefusedEvent[]>
+  /** Let all that was set aside wait to be sent once more. */
+  tryRefused: () => Promise<void>
+  /** Take events off the shelf for good. */
+  drop: (ids: readonly string[]) => Promise<void>
 }
 
 const NAME = 'piscator'
@@ -32,15 +50,21 @@ async function lasting(): Promise<Shelf> {
       made.createObjectStore('places')
     },
   })
-  const plain = ({ sent: _, ...event }: SyncEvent & { sent: 0 | 1 }): SyncEvent => event
+  const plain = ({ sent: _, why: _why, ...event }: Stored): SyncEvent => event
+  /** Change some of what stands in a state, all or nothing. */
+  async function changeAll(from: Sent, to: (e: Stored) => Stored): Promise<void> {
+    const change = db.transaction('events', 'readwrite')
+    const all = await change.store.index('sent').getAll(from)
+    await Promise.all([...all.map(e => change.store.put(to(e))), change.done])
+  }
   return {
     lasting: true,
     all: async () => (await db.getAll('events')).map(plain),
-    unsent: async most => (await db.getAllFromIndex('events', 'sent', 0, most)).map(plain),
-    unsentCount: () => db.countFromIndex('events', 'sent', 0),
+    unsent: async most => (await db.getAllFromIndex('events', 'sent', WAITS, most)).map(plain),
+    unsentCount: () => db.countFromIndex('events', 'sent', WAITS),
     async add(events) {
       const change = db.transaction('events', 'readwrite', { durability: 'strict' })
-      const puts = events.map(e => change.store.put({ ...e, sent: 0 }))
+      const puts = events.map(e => change.store.put({ ...e, sent: WAITS }))
       // Sent off whole at once: a page that is killed now has left nothing half done.
       change.commit()
       await Promise.all([...puts, change.done])
@@ -50,20 +74,33 @@ async function lasting(): Promise<Shelf> {
       const events = change.objectStore('events')
       for (const id of sent) {
         const event = await events.get(id)
-        if (event) await events.put({ ...event, sent: 1 })
+        if (event) await events.put({ ...plain(event), sent: SENT })
       }
-      for (const event of told) await events.put({ ...event, sent: 1 })
+      for (const event of told) await events.put({ ...event, sent: SENT })
       await change.objectStore('places').put(cursor, 'cursor')
       await change.done
     },
     cursor: async () => (await db.get('places', 'cursor')) ?? null,
     beginAnew: () => db.delete('places', 'cursor'),
+    async setAside(refused) {
+      const change = db.transaction('events', 'readwrite')
+      const puts = refused.map(({ event, why }) => change.store.put({ ...event, sent: REFUSED, why }))
+      await Promise.all([...puts, change.done])
+    },
+    refused: async () =>
+      (await db.getAllFromIndex('events', 'sent', REFUSED)).map(e => ({ event: plain(e), why: e.why ?? '' })),
+    tryRefused: () => changeAll(REFUSED, e => ({ ...plain(e), sent: WAITS })),
+    async drop(ids) {
+      const change = db.transaction('events', 'readwrite')
+      await Promise.all([...ids.map(id => change.store.delete(id)), change.done])
+    },
   }
 }
 
 function inMemory(): Shelf {
   const events = new Map<string, SyncEvent>()
   const unsent = new Set<string>()
+  const aside = new Map<string, RefusedEvent>()
   let place: string | null = null
   return {
     lasting: false,
@@ -84,6 +121,23 @@ function inMemory(): Shelf {
     cursor: async () => place,
     beginAnew: async () => {
       place = null
+    },
+    async setAside(refused) {
+      for (const r of refused) {
+        unsent.delete(r.event.id)
+        aside.set(r.event.id, r)
+      }
+    },
+    refused: async () => [...aside.values()],
+    async tryRefused() {
+      for (const id of aside.keys()) unsent.add(id)
+      aside.clear()
+    },
+    async drop(ids) {
+      for (const id of ids) {
+        events.delete(id)
+        aside.delete(id)
+      }
     },
   }
 }

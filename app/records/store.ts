@@ -2,6 +2,7 @@ import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
+import type { Fault } from '#shared/faults'
 import type { RecordKind, RecordOf } from '#shared/schema/record'
 import type { SyncAnswer, SyncEvent } from '#shared/schema/sync'
 import { AT_ONCE } from '#shared/sync'
@@ -9,8 +10,9 @@ import { tryingAgain } from './again'
 import { forgetAhead, leftAhead, writeAhead } from './ahead'
 import { useDeviceStore } from './device'
 import { drawn } from './drawn'
-import { type Standing, takeIn } from './merge'
-import { type Shelf, openShelf } from './shelf'
+import { type Standing, standsOver, takeIn } from './merge'
+import { parcelOf } from './parcel'
+import { type RefusedEvent, type Shelf, openShelf } from './shelf'
 
 /** What is written is sent once nothing more has been for a moment, and at the latest after a while, ms. */
 const TOGETHER_MS = { rest: 250, most: 1000 } as const
@@ -18,6 +20,9 @@ const TOGETHER_MS = { rest: 250, most: 1000 } as const
 const ANSWER_MS = 20_000
 /** How often other devices are asked after while the page is seen, ms. */
 const HEEDED_MS = 30_000
+
+/** Answers that say that what was sent is wrong as a whole, or too much at once. */
+const REFUSED_WHOLE: readonly number[] = [413, 422]
 
 /** A record as it stands. */
 export interface Kept<K extends RecordKind> {
@@ -44,8 +49,11 @@ export const useRecordsStore = defineStore('records', () => {
   const unsent = ref(0)
   const state = ref<'loading' | 'here'>('loading')
   /** What keeps a change from lasting: no room on the device, or no shelf at all. */
-  const trouble = ref<'full' | 'passing' | null>(null)
-  const refused = shallowRef<SyncAnswer['refused']>([])
+  const trouble = ref<'full' | 'passing' | 'quota' | null>(null)
+  /** What the server would not take: it stays on this device until it is corrected, or dropped by hand. */
+  const refused = shallowRef<readonly RefusedEvent[]>([])
+  /** Events sent at once: fewer after a parcel was refused as a whole, until the one to blame is found. */
+  let most = AT_ONCE
   let shelf: Promise<Shelf> | null = null
   let loaded: Promise<void> | null = null
   let syncing: Promise<void> | null = null
@@ -65,7 +73,16 @@ export const useRecordsStore = defineStore('records', () => {
   const syncSoon = useDebounceFn(() => sync(), TOGETHER_MS.rest, { maxWait: TOGETHER_MS.most })
 
   const open = () => (shelf ??= openShelf())
-  const count = async (here: Shelf) => (unsent.value = (await here.unsentCount()) + spilt.size)
+  /** Written, and not on the shelf yet. */
+  let onTheirWay = 0
+  /** Counts what was begun or ended in writing, so that no count mixes two moments. */
+  let moments = 0
+  async function count(here: Shelf): Promise<number> {
+    const moment = moments
+    const shelved = await here.unsentCount()
+    if (moment !== moments) return count(here)
+    return (unsent.value = shelved + spilt.size + onTheirWay)
+  }
 
   const load = (): Promise<void> => (loaded ??= bring())
   async function bring(): Promise<void> {
@@ -73,6 +90,8 @@ export const useRecordsStore = defineStore('records', () => {
     if (!here.lasting) trouble.value = 'passing'
     const left = leftAhead()
     if (left.length) await shelve(here, left)
+    // The app or the server may be another by now, and take it.
+    await here.tryRefused()
     if (takeIn(standing, await here.all())) changes.value++
     await count(here)
     state.value = 'here'
@@ -136,9 +155,13 @@ export const useRecordsStore = defineStore('records', () => {
     takeIn(standing, events)
     changes.value++
     unsent.value += events.length
+    onTheirWay += events.length
+    moments++
     // What is written ahead is lost no more: the screen shows it before the shelf is asked.
     if (writeAhead(events)) await drawn()
     await shelve(await open(), events)
+    onTheirWay -= events.length
+    moments++
     others?.postMessage(events)
     void syncSoon()
   }
@@ -153,8 +176,8 @@ export const useRecordsStore = defineStore('records', () => {
   /** One exchange with the server; whether there is more to come. */
   async function exchange(here: Shelf): Promise<boolean> {
     await device.isKnown()
-    const shelved = await here.unsent(AT_ONCE)
-    const given = [...shelved, ...[...spilt.values()].slice(0, AT_ONCE - shelved.length)]
+    const shelved = await here.unsent(most)
+    const given = parcelOf([...shelved, ...[...spilt.values()].slice(0, most - shelved.length)], most)
     const response = await fetch('/api/v1/sync', {
       method: 'POST',
       // A line that neither answers nor breaks off must not hold up every later try.
@@ -162,23 +185,76 @@ export const useRecordsStore = defineStore('records', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ cursor: await here.cursor(), events: given }),
     })
+    if (REFUSED_WHOLE.includes(response.status) && given.length) return refuseWhole(here, given, response)
     if (!response.ok) throw new Error(String(response.status))
     const answer = (await response.json()) as SyncAnswer
-    // What is refused is not sent again, and stays on the device.
-    const never = answer.refused.flatMap(r => (given[r.index] ? [given[r.index]!.id] : []))
-    if (never.length) refused.value = answer.refused
-    const done = [...answer.accepted, ...never]
-    const told = done.flatMap(id => spilt.get(id) ?? [])
-    forgetAhead(told)
-    for (const { id } of told) spilt.delete(id)
+    const never = answer.refused.flatMap(({ index, errors }) =>
+      given[index] ? [{ event: given[index], why: errors.map(e => e.message).join(' ') }] : [],
+    )
+    if (never.length) await setAside(here, never)
+    goneFromHere(answer.accepted)
+    await dropCorrected(here, given, answer.accepted)
+    if (trouble.value === 'quota') trouble.value = null
     if (takeIn(standing, answer.events)) changes.value++
-    await here.settle(done, answer.events, answer.cursor).catch((error: unknown) => {
+    await here.settle(answer.accepted, answer.events, answer.cursor).catch((error: unknown) => {
       trouble.value = 'full'
       throw error
     })
+    most = Math.min(AT_ONCE, 2 * most)
     await count(here)
     return answer.more || unsent.value > 0
   }
+
+  /** What the server or the shelf has now is held here no more. */
+  function goneFromHere(ids: readonly string[]): void {
+    const told = ids.flatMap(id => spilt.get(id) ?? [])
+    forgetAhead(told)
+    for (const { id } of told) spilt.delete(id)
+  }
+
+  async function setAside(here: Shelf, some: readonly RefusedEvent[]): Promise<void> {
+    await here.setAside(some)
+    goneFromHere(some.map(r => r.event.id))
+    refused.value = await here.refused()
+  }
+
+  /** What was set aside and has been corrected since is done with. */
+  async function dropCorrected(here: Shelf, given: readonly SyncEvent[], accepted: readonly string[]): Promise<void> {
+    const taken = given.filter(e => accepted.includes(e.id))
+    const done = refused.value.filter(({ event }) =>
+      taken.some(e => e.recordId === event.recordId && standsOver(e, event)),
+    )
+    if (!done.length) return
+    await here.drop(done.map(r => r.event.id))
+    refused.value = await here.refused()
+  }
+
+  /** A parcel refused as a whole is sent in halves: what is alone to blame is set aside, and the rest goes on. */
+  async function refuseWhole(here: Shelf, given: readonly SyncEvent[], response: Response): Promise<boolean> {
+    const { errors = [] } = (await response.json().catch(() => ({}))) as { errors?: Fault[] }
+    if (errors.some(e => e.code === 'quota')) {
+      trouble.value = 'quota'
+      throw new Error('quota')
+    }
+    if (given.length > 1) most = Math.ceil(given.length / 2)
+    else {
+      await setAside(here, [{ event: given[0]!, why: errors.map(e => e.message).join(' ') }])
+      most = AT_ONCE
+    }
+    await count(here)
+    return unsent.value > 0
+  }
+
+  /** Take back, for good, changes that the server would not take: what stood before them stands again. */
+  async function drop(ids: readonly string[]): Promise<void> {
+    const here = await open()
+    await here.drop(ids)
+    refused.value = await here.refused()
+    standing.clear()
+    takeIn(standing, [...(await here.all()), ...spilt.values()])
+    changes.value++
+  }
+
   /** Put on the shelf what it had no room for; while there is none it is sent from where it is. */
   async function gather(here: Shelf): Promise<void> {
     if (trouble.value !== 'full') return
@@ -217,8 +293,27 @@ export const useRecordsStore = defineStore('records', () => {
       const kept = unsent.value ? 'What is not sent yet lasts as long as this page.' : 'All of it is sent.'
       return `No room left on this device. ${kept} Free some room: remove other sites' data or files.`
     }
+    if (trouble.value === 'quota') {
+      return `All that fits on the server is kept. ${unsent.value} not sent; they stay on this device.`
+    }
     if (trouble.value === 'passing') return 'This browser keeps nothing: what you change lasts as long as this page.'
     return unsent.value ? `${unsent.value} not sent yet; kept on this device.` : ''
   })
-  return { state, unsent, trouble, refused, words, changes, load, list, put, write, writeAll, remove, sync, hearAnew }
+  return {
+    state,
+    unsent,
+    trouble,
+    refused,
+    words,
+    changes,
+    load,
+    list,
+    put,
+    write,
+    writeAll,
+    remove,
+    drop,
+    sync,
+    hearAnew,
+  }
 })

@@ -1,3 +1,4 @@
+import { keptText } from '#shared/text'
 import type { Feature, FeatureCollection, Point } from 'geojson'
 import { type ReadingRecord, RECORDS, type SpotRecord, type WaterRecord } from '#shared/schema/record'
 import {
@@ -177,7 +178,7 @@ function fromFeatures(features: readonly unknown[]): FileHeld {
     } else if (record === 'reading') {
       held.candidates.reading.push({ line, id: String(f.id ?? ''), body: properties, faults: [] })
     } else if (at) {
-      const text = (v: unknown, most: number) => (typeof v === 'string' ? v.trim().slice(0, most) : '')
+      const text = (v: unknown, most: number) => (typeof v === 'string' ? keptText(v.trim(), most) : '')
       held.waypoints.push({
         line,
         name: text(properties.name, 80) || `Point ${line}`,

@@ -59,5 +59,5 @@ export function discAt({ waters, odds }: Posterior, shares: readonly number[]): 
 export function tintOdds({ waters, odds }: Posterior): TintOdds[] {
   const by = new Map((Object.keys(TINTS) as TintId[]).map(t => [t, 0]))
   odds.forEach((p, i) => by.set(waters.tint[i]!, by.get(waters.tint[i]!)! + p))
-  return [...by].map(([tint, p]) => ({ tint, odds: p })).sort((a, b) => b.odds - a.odds)
+  return [...by].map(([tint, p]) => ({ tint, odds: Math.min(1, p) })).sort((a, b) => b.odds - a.odds)
 }

@@ -12,17 +12,28 @@ const STATEMENT_MS = 5000
 /** Most connections of one process. */
 export const CONNECTIONS = 8
 
+/** For work that has all the time it takes, such as bringing a large database up to date. */
+export const UNHURRIED = { connectMs: 10_000, acquireMs: 60_000, queryMs: 0, statementMs: 0 } as const
+
+export interface Patience {
+  connectMs: number
+  acquireMs: number
+  /** 0: as long as it takes. */
+  queryMs: number
+  statementMs: number
+}
+
 /** A connection pool with its models. The caller closes it. */
-export function openDatabase(url: string) {
+export function openDatabase(url: string, patience: Patience = { ...PATIENCE, statementMs: STATEMENT_MS }) {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: pg,
     logging: false,
-    pool: { max: CONNECTIONS, min: 0, acquire: PATIENCE.acquireMs, idle: 10_000 },
+    pool: { max: CONNECTIONS, min: 0, acquire: patience.acquireMs, idle: 10_000 },
     dialectOptions: {
-      connectionTimeoutMillis: PATIENCE.connectMs,
-      query_timeout: PATIENCE.queryMs,
-      statement_timeout: STATEMENT_MS,
+      connectionTimeoutMillis: patience.connectMs,
+      query_timeout: patience.queryMs,
+      statement_timeout: patience.statementMs,
       keepAlive: true,
     },
     retry: { max: 1 },

@@ -1,7 +1,7 @@
 import { ConnectionAcquireTimeoutError, ConnectionError, DatabaseError, ValidationError } from 'sequelize'
 import { describe, expect, it } from 'vitest'
 import { replyTo } from '#server/error'
-import { TooBusyError } from '#server/ranking/pool'
+import { TooBusyError } from '#server/ranking/lane'
 import { databaseFault } from './faults'
 
 /** Seconds after which each is worth another try. */

@@ -1,4 +1,5 @@
 import { BaseError, ConnectionAcquireTimeoutError, ConnectionError, DatabaseError } from 'sequelize'
+import { OutOfTimeError } from './inTime'
 
 /** What a fault of the database means to whoever asked: a status, a code for programs, words for anglers. */
 export interface DatabaseFault {
@@ -77,6 +78,7 @@ const codeOf = (error: unknown): string => {
  */
 export function databaseFault(error: unknown): DatabaseFault | null {
   if (error instanceof ConnectionAcquireTimeoutError) return BUSY
+  if (error instanceof OutOfTimeError) return AWAY
   const own = error instanceof BaseError ? codeOf((error as { original?: unknown }).original ?? error) : codeOf(error)
   if (LOST.includes(own)) return AWAY
   const known = BY_SQLSTATE[own] ?? BY_SQLSTATE[own.slice(0, 2)]

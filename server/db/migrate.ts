@@ -6,11 +6,12 @@ import { lists } from '#server/db/migrations/0002-lists'
 import { identity } from '#server/db/migrations/0003-identity'
 import { events } from '#server/db/migrations/0004-events'
 import { ownWaters } from '#server/db/migrations/0005-own-waters'
+import { turns } from '#server/db/migrations/0006-turns'
 
 /** Any number, the same for every Piscator process: two starting at once take turns. */
 const LOCK = 7_402_611
 
-const MIGRATIONS = [first, lists, identity, events, ownWaters]
+const MIGRATIONS = [first, lists, identity, events, ownWaters, turns]
 /** The newest state of the schema this code knows. */
 export const SCHEMA = MIGRATIONS.at(-1)!.name
 

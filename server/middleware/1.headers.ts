@@ -1,15 +1,12 @@
+/** A year, s: browsers that came by HTTPS come back by it (RFC 6797). */
+const HSTS = 'max-age=31536000'
+
 /**
- * Headers every answer carries. The page's own policy is set where its scripts are known (plugins/policy.ts). What the
+ * What hangs on the request: the headers that every answer carries are among the route rules (nuxt.config.ts). What the
  * API answers is private to whoever asked, but for its own description.
  */
 export default defineEventHandler(event => {
-  setResponseHeaders(event, {
-    'x-content-type-options': 'nosniff',
-    'referrer-policy': 'same-origin',
-    'x-frame-options': 'DENY',
-    'permissions-policy': 'camera=(), microphone=(), payment=()',
-    'cross-origin-opener-policy': 'same-origin',
-    'cross-origin-resource-policy': 'same-origin',
-  })
   if (event.path.startsWith('/api/')) setResponseHeader(event, 'cache-control', 'no-store')
+  if (getRequestProtocol(event, { xForwardedProto: true }) === 'https')
+    setResponseHeader(event, 'strict-transport-security', HSTS)
 })

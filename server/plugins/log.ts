@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { useLog } from '#server/utils/log'
+import { logRequest } from '#server/utils/log'
 
-/** One line a request of the API: its id, method, route, status and time. Assets are not worth a line. */
+/** One line a request of the API; those that are refused get theirs where the refusal is worded (error.ts). */
 export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('request', event => {
     event.context.requestId = randomUUID()
@@ -9,18 +9,6 @@ export default defineNitroPlugin(nitro => {
     setResponseHeader(event, 'x-request-id', event.context.requestId as string)
   })
   nitro.hooks.hook('afterResponse', event => {
-    if (!event.path.startsWith('/api/')) return
-    const { requestId, startedAt, matchedRoute } = event.context as {
-      requestId: string
-      startedAt: number
-      matchedRoute?: { path: string }
-    }
-    useLog().info({
-      id: requestId,
-      method: event.method,
-      route: matchedRoute?.path ?? 'none',
-      status: event.node.res.statusCode,
-      ms: Math.round(performance.now() - startedAt),
-    })
+    if (event.path.startsWith('/api/')) logRequest(event, event.node.res.statusCode)
   })
 })

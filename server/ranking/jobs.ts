@@ -1,3 +1,4 @@
+import type Joi from 'joi'
 import { dayAnswer } from '#core/day/answer'
 import type { DayScores } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
@@ -5,13 +6,16 @@ import { dayOf, scoreStep } from '#core/day/scores'
 import { readWater } from '#core/evidence/readWater'
 import { type KitAsk, kitOf } from '#core/kit/kit'
 import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
-import { type RequestByReadings, recommendByReadings } from '#core/ranking/byReadings'
+import { recommendByReadings } from '#core/ranking/byReadings'
 import { recommend } from '#core/ranking/recommend'
-import type { Request } from '#core/request/request'
 import { trialOrder } from '#core/trial/order'
-import { type Block, trialVerdict } from '#core/trial/verdict'
-import type { ReadingsRequest } from '#shared/schema/request'
-import type { OrderRequest } from '#shared/schema/trial'
+import { trialVerdict } from '#core/trial/verdict'
+import { type Fault, check } from '#shared/faults'
+import { openApi } from '#shared/openapi'
+import { daySchema } from '#shared/schema/day'
+import { kitShellSchema, sceneSchema } from '#shared/schema/kit'
+import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
+import { orderSchema, verdictSchema } from '#shared/schema/trial'
 
 interface DayPortion {
   request: DayRequest
@@ -24,23 +28,73 @@ function dayScores({ request, lane, steps }: DayPortion) {
   return steps.map(t => scoreStep(request, day, day.steps[t]!, request.lures[lane]!))
 }
 
+/** What a thread gives back: the answer as JSON text, or what is wrong with what was asked. */
+export type Worked = { text: string } | { faults: Fault[] }
+
+/** Work on input that nobody has looked at: it is checked in the thread, where nobody waits on it. */
+const checked =
+  <T>(schema: Joi.Schema<T>, work: (asked: T) => unknown) =>
+  (input: unknown): Worked => {
+    const result = check(schema, input)
+    return result.ok ? { text: JSON.stringify(work(result.value)) } : { faults: result.faults }
+  }
+/** Work on what was checked before. */
+const known =
+  <T>(work: (asked: T) => unknown) =>
+  (asked: T): Worked => ({ text: JSON.stringify(work(asked)) })
+
+/** Scenes from a place in their list on, held to their schema. */
+function checkScenes({ scenes, from }: { scenes: readonly unknown[]; from: number }): Worked {
+  const faults: Fault[] = []
+  const values: Scene[] = []
+  scenes.forEach((scene, i) => {
+    const result = check(sceneSchema, scene)
+    if (result.ok) values.push(result.value)
+    else
+      faults.push(
+        ...result.faults.map(f => ({ ...f, path: ['scenes', from + i, f.path].filter(p => p !== '').join('.') })),
+      )
+  })
+  return faults.length ? { faults } : { text: JSON.stringify(values) }
+}
+
 /** Work for a thread: each kind with what it is asked, and what does it. */
 const JOBS = {
-  'rank': (request: Request) => recommend(request),
-  'rank-by-readings': (request: RequestByReadings) => recommendByReadings(request),
-  'read-water': ({ readings, salinity = 'fresh', units = 'metric', light }: ReadingsRequest) =>
+  'rank': checked(requestSchema, recommend),
+  'rank-by-readings': checked(requestByReadingsSchema, recommendByReadings),
+  'read-water': checked(readingsSchema, ({ readings, salinity = 'fresh', units = 'metric', light }) =>
     readWater(readings, salinity, units, light),
-  'day-scores': dayScores,
-  'day-plan': ({ request, scores }: { request: DayRequest; scores: DayScores }) =>
+  ),
+  'check-day': checked(daySchema, asked => asked),
+  'day-scores': known(dayScores),
+  'day-plan': known(({ request, scores }: { request: DayRequest; scores: DayScores }) =>
     dayAnswer(request, dayOf(request), scores),
-  'score-scenes': (scenes: readonly Scene[]) => scenes.map(s => scoreScene(s)),
-  'kit': ({ scored, ask }: { scored: readonly SceneScores[]; ask: KitAsk }) => kitOf(scored, ask),
-  'order': ({ blocks, seed }: OrderRequest) => ({ spells: trialOrder(blocks, seed) }),
-  'verdict': ({ blocks }: { blocks: readonly Block[] }) => trialVerdict(blocks),
+  ),
+  'check-kit': checked(kitShellSchema, asked => asked),
+  'check-scenes': checkScenes,
+  'score-scenes': known((scenes: readonly Scene[]) => scenes.map(s => scoreScene(s))),
+  'kit': known(({ scored, ask }: { scored: readonly SceneScores[]; ask: KitAsk }) => kitOf(scored, ask)),
+  'order': checked(orderSchema, ({ blocks, seed }) => ({ spells: trialOrder(blocks, seed) })),
+  'verdict': checked(verdictSchema, ({ blocks }) => trialVerdict(blocks)),
+  'describe': known((version: string) => openApi(version)),
 } as const
 
 export type JobKind = keyof typeof JOBS
 export type Job = { [K in JobKind]: { kind: K; asked: Parameters<(typeof JOBS)[K]>[0] } }[JobKind]
 
-/** The answer to a job as JSON text. */
-export const workOut = ({ kind, asked }: Job): string => JSON.stringify((JOBS[kind] as (a: unknown) => unknown)(asked))
+/** What may hold a thread for longer than a glance: it has threads of its own. */
+export const LONG_JOBS: ReadonlySet<JobKind> = new Set<JobKind>([
+  'rank-by-readings',
+  'read-water',
+  'check-day',
+  'day-scores',
+  'day-plan',
+  'check-kit',
+  'check-scenes',
+  'score-scenes',
+  'kit',
+  'describe',
+])
+
+/** The answer to a job. */
+export const workOut = ({ kind, asked }: Job): Worked => (JOBS[kind] as (a: unknown) => Worked)(asked)

@@ -3,15 +3,18 @@ import { availableParallelism } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Piscina from 'piscina'
-import type { Job } from './jobs'
+import { type Job, type JobKind, LONG_JOBS, type Worked } from './jobs'
+import { type Lane, TooBusyError, makeLane } from './lane'
 
-/**
- * Requests that may wait for a thread; past that the server says it is busy. At 10 ms each the last waits under half
- * a second.
- */
-const MOST_WAITING = 64
-/** An idle thread ends after this long, ms; one is always kept. */
+/** An idle thread ends after this long, ms; one of each pool is always kept. */
 const IDLE_MS = 30_000
+/** Longest one job may hold its thread, ms: the longest legal one takes a fifth of it on a quiet machine. */
+const LONGEST_MS = 15_000
+/** What is answered at a glance waits this long at most, ms. */
+const MOST_WAIT_MS = 2000
+
+/** A job that held its thread for as long as any may. */
+export class TooLongError extends Error {}
 
 /** The worker's own bundle lies beside the server's (made with the build; see tools/build/rankingWorker.ts). */
 function workerFile(): string {
@@ -25,36 +28,69 @@ function workerFile(): string {
   }
 }
 
-let pool: Piscina<Job, string> | null = null
+interface Threads {
+  pool: Piscina<Job, Worked>
+  lane: Lane
+}
 
-/** Refused because too many rankings wait already. */
-export class TooBusyError extends Error {}
+/** One core is left to the server itself; short and long work have threads of their own. */
+function threads(long: boolean): Threads {
+  const half = Math.max(1, (availableParallelism() - 1) / 2)
+  const count = long ? Math.floor(half) : Math.ceil(half)
+  const pool = new Piscina<Job, Worked>({
+    filename: workerFile(),
+    minThreads: 1,
+    maxThreads: count,
+    idleTimeout: IDLE_MS,
+    // Long work steps back behind whoever waits for a glance (see ranking.worker.ts).
+    argv: long ? ['long'] : [],
+  })
+  // Long work was let in as a whole (see admission.ts): its parts wait as long as they have to.
+  const settings = long
+    ? { threads: count, mostWaitMs: Infinity, mostOfOne: Infinity, typicalMs: 100 }
+    : { threads: count, mostWaitMs: MOST_WAIT_MS, mostOfOne: 64, typicalMs: 10 }
+  return { pool, lane: makeLane(settings, () => performance.now()) }
+}
+
+let open: { short: Threads; long: Threads } | null = null
+const opened = () => (open ??= { short: threads(false), long: threads(true) })
+const threadsFor = (kind: JobKind): Threads => opened()[LONG_JOBS.has(kind) ? 'long' : 'short']
 
 /**
- * Refuse at once where nothing more could wait: before a request is even read, so that shedding costs next to
+ * Refuse at once what would wait too long for a thread: before a request is even read, so that shedding costs next to
  * nothing.
  */
-export function refuseWhenFull(): void {
-  if (pool && pool.queueSize >= MOST_WAITING) throw new TooBusyError('too many rankings wait')
+export function refuseWhenFull(device: string): void {
+  if (open?.short.lane.refuses(device)) throw new TooBusyError()
 }
 
 /**
- * Do a job in a worker thread, so that no other request waits on the processor. One core is left to the server
- * itself; as many more as the bound allows wait, and the rest are refused with a `TooBusyError`.
+ * Do a job in a worker thread, so that no other request waits on the processor. Devices take turns; who hangs up
+ * frees the thread at once, and no job holds one for longer than any may.
  */
-export async function workInThread(job: Job): Promise<string> {
-  pool ??= new Piscina({
-    filename: workerFile(),
-    minThreads: 1,
-    maxThreads: Math.max(1, availableParallelism() - 1),
-    maxQueue: MOST_WAITING,
-    idleTimeout: IDLE_MS,
-  })
-  refuseWhenFull()
-  return pool.run(job)
+export async function workInThread(job: Job, device: string, signal?: AbortSignal): Promise<Worked> {
+  const { pool, lane } = threadsFor(job.kind)
+  return lane.run(
+    device,
+    async () => {
+      const limit = new AbortController()
+      const timer = setTimeout(() => limit.abort(), LONGEST_MS)
+      const either = signal ? AbortSignal.any([signal, limit.signal]) : limit.signal
+      try {
+        return await pool.run(job, { signal: either })
+      } catch (error) {
+        signal?.throwIfAborted()
+        throw limit.signal.aborted ? new TooLongError('a job took too long') : error
+      } finally {
+        clearTimeout(timer)
+      }
+    },
+    signal,
+  )
 }
 
 export async function closeRanking(): Promise<void> {
-  await pool?.destroy()
-  pool = null
+  const now = open
+  open = null
+  await Promise.all([now?.short.pool.destroy(), now?.long.pool.destroy()])
 }

@@ -1,39 +1,47 @@
-import type { Job } from '#server/ranking/jobs'
-import { TooBusyError, workInThread } from '#server/ranking/pool'
+import type { Job, Worked } from '#server/ranking/jobs'
+import { workInThread } from '#server/ranking/pool'
+import type { Fault } from '#shared/faults'
 
-/** How long work in portions waits for room in the queue, ms, before it tries again. */
-const WAIT_MS = 150
-const wait = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
-
-/** A portion of long work: where the queue is full it waits its turn, for whoever asked was let in already. */
-async function portion(job: Job, signal: AbortSignal): Promise<string> {
-  for (;;) {
-    signal.throwIfAborted()
-    try {
-      return await workInThread(job)
-    } catch (error) {
-      if (!(error instanceof TooBusyError)) throw error
-      await wait(WAIT_MS)
-    }
+/** What was asked is wrong: every fault found before it was given up. */
+export class FaultyError extends Error {
+  constructor(readonly faults: Fault[]) {
+    super('what was asked is faulty')
   }
 }
 
+/** The text of an answer; throws a `FaultyError` where there is none. */
+export function textOf(worked: Worked): string {
+  if ('faults' in worked) throw new FaultyError(worked.faults)
+  return worked.text
+}
+
+/** Who wants long work, and until when. */
+export interface Asker {
+  device: string
+  signal: AbortSignal
+}
+
+/** One job of long work: its answer, read. */
+export async function portion<R>(job: Job, { device, signal }: Asker): Promise<R> {
+  return JSON.parse(textOf(await workInThread(job, device, signal))) as R
+}
+
 /**
- * Do long work a portion at a time, so that others' requests come in between: one portion in the queue at once, in
- * order, until all is done or whoever asked has gone.
+ * Do long work a portion at a time, so that others' come in between: in order, until all is done or whoever asked has
+ * gone.
  * @param items what is to be worked through
- * @param jobOf the job of a portion, whose answer is a list
+ * @param jobOf the job of a portion, whose answer is a list; told which of the items is its first
  */
 export async function inPortions<T, R>(
   items: readonly T[],
   size: number,
-  jobOf: (some: readonly T[]) => Job,
-  signal: AbortSignal,
+  jobOf: (some: readonly T[], from: number) => Job,
+  asker: Asker,
 ): Promise<R[]> {
   const out: R[] = []
   for (let i = 0; i < items.length; i += size) {
-    const text = await portion(jobOf(items.slice(i, i + size)), signal)
-    out.push(...(JSON.parse(text) as R[]))
+    asker.signal.throwIfAborted()
+    out.push(...(await portion<R[]>(jobOf(items.slice(i, i + size), i), asker)))
   }
   return out
 }

@@ -3,12 +3,15 @@ import { constants, setPriority } from 'node:os'
 import { useLightTable } from '#core/light-field/table'
 import { workOut } from '#server/ranking/jobs'
 
-// Linux counts a priority by thread: the thread that answers goes before those that rank. Elsewhere it would slow
-// the whole server down.
-if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL)
+// Linux counts a priority by thread: the thread that answers goes before those that rank, and a ranking before long
+// work. Elsewhere it would slow the whole server down.
+if (process.platform === 'linux') {
+  const { PRIORITY_BELOW_NORMAL, PRIORITY_LOW } = constants.priority
+  setPriority(process.argv.includes('long') ? PRIORITY_LOW : PRIORITY_BELOW_NORMAL)
+}
 
 // The build lays the table beside this file.
 useLightTable(readFileSync(new URL('light.table', import.meta.url)))
 
-/** A worker thread's work: the answer to a job as JSON text. */
+/** A worker thread's work: the answer to a job as JSON text, or what is wrong with what was asked. */
 export default workOut

@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Database } from '#server/db/connection'
-import { moveEvents } from '#server/services/sync'
+import { beginMove } from '#server/services/moves'
 
 /** What a session is: good and known, good with nothing kept yet, or ended by a signing out since. */
 export type Standing = 'known' | 'new' | 'ended'
@@ -16,9 +16,13 @@ export async function makeAngler({ Angler }: Database, id: string): Promise<void
   await Angler.bulkCreate([{ id }], { ignoreDuplicates: true })
 }
 
-/** End every session of an angler, on every device. */
-export async function signOut({ Angler }: Database, id: string): Promise<void> {
-  await Angler.increment('sessionVersion', { where: { id } })
+/** End every session of an angler, on every device; also where nothing of it was kept, and only cookies know it. */
+export async function signOut(db: Database, id: string): Promise<void> {
+  await db.sequelize.query(
+    `insert into anglers (id, session_version) values (:id, 1)
+     on conflict (id) do update set session_version = anglers.session_version + 1`,
+    { replacements: { id } },
+  )
 }
 
 /** Letters and figures that cannot be taken for one another (Crockford's base 32), a power of two of them. */
@@ -49,7 +53,8 @@ export async function newRecoveryCode({ Angler }: Database, id: string): Promise
 }
 
 /**
- * The angler a code belongs to, or null. What the device kept before under another name moves along.
+ * The angler a code belongs to, or null. That what the device kept before under another name moves along is noted in
+ * the same breath; `continueMoves` does it.
  * @param from the angler the device was until now, or null
  */
 export async function recover(
@@ -60,12 +65,7 @@ export async function recover(
   return db.sequelize.transaction(async transaction => {
     const row = await db.Angler.findOne({ where: { recoveryHash: hashOf(code) }, transaction })
     if (!row) return null
-    if (from && from !== row.id) {
-      const mine = { where: { anglerId: from }, transaction }
-      await db.Call.update({ anglerId: row.id }, mine)
-      await db.Water.update({ anglerId: row.id }, mine)
-      await moveEvents(db, from, row.id, transaction)
-    }
+    if (from && from !== row.id) await beginMove(db, { from, to: row.id }, transaction)
     return { anglerId: row.id, version: row.sessionVersion }
   })
 }

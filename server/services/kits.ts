@@ -1,20 +1,36 @@
 import type { KitRequest } from '#core/kit/request'
-import type { SceneScores } from '#core/kit/scenes'
-import { inPortions } from '#server/ranking/portions'
+import type { Scene, SceneScores } from '#core/kit/scenes'
+import { type Asker, inPortions, portion, textOf } from '#server/ranking/portions'
 import { workInThread } from '#server/ranking/pool'
 import { USUAL_SIZES } from '#shared/schema/kit'
 
-/** Scenes scored between two others' requests: about a tenth of a second. */
-const AT_ONCE = 20
+/** Scenes scored, and scenes checked, between two others' requests: about a tenth of a second. */
+const AT_ONCE = { scored: 20, checked: 100 } as const
+
+/** What is asked of a kit, checked; throws a `FaultyError` where it is wrong. */
+export async function checkedKit(input: unknown, asker: Asker): Promise<KitRequest> {
+  const shell = await portion<Omit<KitRequest, 'scenes'> & { scenes: unknown[] }>(
+    { kind: 'check-kit', asked: input },
+    asker,
+  )
+  const scenes: Scene[] = await inPortions(
+    shell.scenes,
+    AT_ONCE.checked,
+    (some, from) => ({ kind: 'check-scenes', asked: { scenes: some, from } }),
+    asker,
+  )
+  return { ...shell, scenes }
+}
 
 /** A kit as JSON text: its scenes scored in portions, then covered. */
-export async function kitInPortions({ scenes, owned, sizes, keep, drop }: KitRequest, signal: AbortSignal) {
+export async function kitInPortions({ scenes, owned, sizes, keep, drop }: KitRequest, asker: Asker): Promise<string> {
   const scored: SceneScores[] = await inPortions(
     scenes,
-    AT_ONCE,
+    AT_ONCE.scored,
     some => ({ kind: 'score-scenes', asked: some }),
-    signal,
+    asker,
   )
   const [least, most] = sizes ?? USUAL_SIZES
-  return workInThread({ kind: 'kit', asked: { scored, ask: { owned, sizes: [least!, most!], keep, drop } } })
+  const ask = { owned, sizes: [least!, most!] as [number, number], keep, drop }
+  return textOf(await workInThread({ kind: 'kit', asked: { scored, ask } }, asker.device, asker.signal))
 }

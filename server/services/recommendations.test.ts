@@ -36,20 +36,25 @@ describe('answers remembered', () => {
       keyOf(job({ ...turned, light: { at: { longitude: -84, latitude: 34, time: at.time }, sky: 'clear' } })),
     ).toBe(keyOf(job(ASKED)))
   })
+  const rankedAs = (text: (lure: string) => string) =>
+    vi.fn(async ({ asked }: Job) => ({ text: text((asked as Request).lure) }))
   it('are worked out once, also while they are being worked out', async () => {
-    const rank = vi.fn(async ({ asked }: Job) => `${(asked as Request).lure}!`)
+    const rank = rankedAs(lure => `${lure}!`)
     const answer = remembering(rank)
-    expect(await Promise.all([answer(job(ASKED)), answer(job(ASKED))])).toEqual(['jerkbait!', 'jerkbait!'])
-    await answer(job({ ...ASKED }))
+    const one = { text: 'jerkbait!' }
+    expect(await Promise.all([answer(job(ASKED), 'a'), answer(job(ASKED), 'b')])).toEqual([one, one])
+    await answer(job({ ...ASKED }), 'a')
     expect(rank).toHaveBeenCalledTimes(1)
   })
-  it('forget the least lately used past their bound, and what failed', async () => {
+  it('forget the least lately used past their bound, and what failed or was refused', async () => {
     const rank = vi.fn(async ({ asked }: Job) => {
       const { lure } = asked as Request
-      return lure === 'craw' ? Promise.reject(new Error('no')) : lure
+      if (lure === 'craw') throw new Error('no')
+      return lure === 'spinnerbait' ? { faults: [] } : { text: lure }
     })
-    const answer = remembering(rank, 2)
-    const of = (lure: Request['lure']) => answer(job({ ...ASKED, lure }))
+    const ofSize = keyOf(job(ASKED)).length + 8
+    const answer = remembering(rank, 2 * ofSize)
+    const of = (lure: Request['lure']) => answer(job({ ...ASKED, lure }), 'a')
     await of('grub')
     await of('tube')
     await of('grub')
@@ -58,8 +63,27 @@ describe('answers remembered', () => {
     expect(rank).toHaveBeenCalledTimes(3)
     await of('tube')
     expect(rank).toHaveBeenCalledTimes(4)
-    await expect(of('craw')).rejects.toThrow()
-    await expect(of('craw')).rejects.toThrow()
-    expect(rank).toHaveBeenCalledTimes(6)
+    await expect(of('craw')).rejects.toThrow('no')
+    await expect(of('craw')).rejects.toThrow('no')
+    await of('spinnerbait')
+    await of('spinnerbait')
+    expect(rank).toHaveBeenCalledTimes(8)
+  })
+  it('end when the last of those who asked has hung up, and not before', async () => {
+    const signals: AbortSignal[] = []
+    const answer = remembering(async (_job, _device, signal) => {
+      signals.push(signal!)
+      return new Promise((_, reject) => signal!.addEventListener('abort', () => reject(new Error('gone'))))
+    })
+    const [one, other] = [new AbortController(), new AbortController()]
+    const asked = [one, other].map(c => answer(job(ASKED), 'a', c.signal).catch((e: Error) => e.message))
+    one.abort()
+    await Promise.resolve()
+    expect(signals.map(s => s.aborted)).toEqual([false])
+    other.abort()
+    expect(signals.map(s => s.aborted)).toEqual([true])
+    expect(await Promise.all(asked)).toEqual(['gone', 'gone'])
+    void answer(job(ASKED), 'a', new AbortController().signal).catch(() => {})
+    expect(signals).toHaveLength(2)
   })
 })

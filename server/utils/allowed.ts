@@ -1,4 +1,4 @@
-import { openApi } from '#shared/openapi'
+import { PATHS } from '#shared/openapi'
 
 /**
  * The methods an address takes, as the API's description has them; none where there is no such
@@ -10,7 +10,7 @@ export function allowedAt(path: string): string[] {
     const parts = known.split('/')
     return parts.length === asked.length && parts.every((p, i) => p.startsWith('{') || p === asked[i])
   }
-  const [, methods = {}] = Object.entries(openApi('').paths).find(([known]) => matches(known)) ?? []
+  const [, methods = {}] = Object.entries(PATHS).find(([known]) => matches(known)) ?? []
   const names = Object.keys(methods)
     .filter(m => m !== 'parameters')
     .map(m => m.toUpperCase())

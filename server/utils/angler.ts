@@ -1,7 +1,9 @@
 import { v7 as newId } from 'uuid'
 import type { H3Event } from 'h3'
 import { makeAngler, standingOf } from '#server/services/anglers'
+import { addressOf } from './address'
 import { database } from './database'
+import { ALL, NEW_ANGLERS } from './limiters'
 import { readSession, writeSession } from './session'
 
 interface Asking {
@@ -33,6 +35,9 @@ async function askingOrNew(event: H3Event): Promise<Asking> {
  */
 export const anglerId = async (event: H3Event): Promise<string | null> => (await asking(event))?.id ?? null
 
+/** Whether who asks is an angler of this place: one that has kept something here. */
+export const isKnownAngler = async (event: H3Event): Promise<boolean> => (await asking(event))?.known ?? false
+
 /**
  * The same, made for a device that has none yet; in its cookie alone, so that looking leaves nothing behind. A device
  * is to be known before it sends anything: were the answer to its first sending lost, it would come again as somebody
@@ -46,6 +51,10 @@ export const knownAngler = async (event: H3Event): Promise<string> => (await ask
  */
 export async function ensureAngler(event: H3Event): Promise<string> {
   const { id, known } = await askingOrNew(event)
-  if (!known) await makeAngler(database(), id)
+  if (!known) {
+    await NEW_ANGLERS.everyone.take(event, ALL)
+    await NEW_ANGLERS.address.take(event, addressOf(event))
+    await makeAngler(database(), id)
+  }
   return id
 }

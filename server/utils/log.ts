@@ -1,3 +1,4 @@
+import type { H3Event } from 'h3'
 import pino, { type Logger } from 'pino'
 import { createStream } from 'rotating-file-stream'
 
@@ -22,6 +23,26 @@ function makeLog(): Logger {
     mode: 0o600,
   })
   return pino(options, stream)
+}
+
+/** What is noted of a request while it is answered. */
+interface Noted {
+  requestId?: string
+  startedAt?: number
+  matchedRoute?: { path: string }
+}
+
+/** The line of a request: its id, method, route, status and time, and the codes of what was refused. */
+export function logRequest(event: H3Event, status: number, codes?: readonly string[]): void {
+  const { requestId, startedAt, matchedRoute } = event.context as Noted
+  useLog().info({
+    id: requestId,
+    method: event.method,
+    route: matchedRoute?.path ?? 'none',
+    status,
+    ...(codes ? { codes } : {}),
+    ms: startedAt === undefined ? undefined : Math.round(performance.now() - startedAt),
+  })
 }
 
 let log: Logger | null = null

@@ -6,17 +6,25 @@ const PIECE_MS = 1000
 
 const tick = () => new Promise<null>(resolve => setTimeout(resolve, PIECE_MS, null))
 
+/** Aborted once whoever asked has hung up. */
+export function goneOf(event: H3Event): AbortSignal {
+  const context = event.context as { gone?: AbortSignal }
+  if (context.gone) return context.gone
+  const gone = new AbortController()
+  event.node.res.once('close', () => {
+    if (!event.node.res.writableFinished) gone.abort()
+  })
+  return (context.gone = gone.signal)
+}
+
 /**
  * The answer of long work as JSON text. Quick, it goes out like any other; long, its head goes out at once and blanks
  * follow until it is there (JSON allows them before a value), so that nothing between takes the connection for dead and
- * whoever waits sees that it works. Who hangs up ends the work.
+ * whoever waits sees that it works. One that fails after its head has gone out breaks off.
  */
-export async function answeredInPieces(event: H3Event, work: (signal: AbortSignal) => Promise<string>) {
-  const gone = new AbortController()
-  event.node.res.once('close', () => gone.abort())
-  const answer = work(gone.signal)
-  setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
+export async function answeredInPieces(event: H3Event, answer: Promise<string>) {
   const early = await Promise.race([answer, tick()])
+  setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
   if (early !== null) return early
   async function* pieces() {
     for (;;) {

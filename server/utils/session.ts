@@ -1,13 +1,6 @@
-import { createHash } from 'node:crypto'
-import {
-  type H3Event,
-  type SessionConfig,
-  clearSession,
-  getCookie,
-  getRequestProtocol,
-  unsealSession,
-  useSession,
-} from 'h3'
+import { createHash, randomUUID, webcrypto } from 'node:crypto'
+import { type H3Event, deleteCookie, getCookie, getRequestProtocol, setCookie } from 'h3'
+import * as Iron from 'iron-webcrypto'
 
 /** Who a device is: the angler it belongs to, and the version of that angler's sessions it was given. */
 export interface DeviceSession {
@@ -18,6 +11,16 @@ export interface DeviceSession {
 const DAY_S = 60 * 60 * 24
 /** As long as browsers keep a cookie at all. */
 const MAX_AGE_S = 400 * DAY_S
+/** A cookie older than this is given out anew when the device next introduces itself, so that none in use runs out. */
+const RENEW_S = DAY_S
+
+/** What a cookie holds, sealed. */
+interface Sealed {
+  id: string
+  /** When it was given out, ms since 1970. */
+  createdAt: number
+  data: Partial<DeviceSession>
+}
 
 /**
  * How this installation's cookie is called: by its own secret, so that two installations on one host, whose ports
@@ -26,42 +29,89 @@ const MAX_AGE_S = 400 * DAY_S
 export const cookieName = (secret: string) =>
   `piscator-${createHash('sha256').update(`cookie:${secret}`).digest('hex').slice(0, 10)}`
 
-function config(event: H3Event): SessionConfig {
-  const password = useRuntimeConfig(event).session.password
-  return {
-    password,
-    name: cookieName(password),
-    maxAge: MAX_AGE_S,
-    cookie: {
-      httpOnly: true,
-      sameSite: 'lax',
-      path: '/',
-      // Over plain HTTP on a network of one's own a secure cookie would never come back.
-      secure: getRequestProtocol(event, { xForwardedProto: true }) === 'https',
-    },
-  }
+/** Over HTTPS browsers hold a cookie of this name to be secure and of this host alone (RFC 6265bis, 4.1.3.2). */
+const HOST_PREFIX = '__Host-'
+
+const isHttps = (event: H3Event) => getRequestProtocol(event, { xForwardedProto: true }) === 'https'
+
+/** Secrets that open cookies, the newest first: it alone seals them. */
+function secrets(event: H3Event): string[] {
+  const { password, older } = useRuntimeConfig(event).session
+  return [password, ...older.split(',').map(s => s.trim())].filter(s => s.length > 0)
 }
 
-/**
- * The device's session as its cookie gives it, or null; a cookie that was tampered with gives none. Reading gives out
- * no cookie: an empty one that arrives late would take the place of the one that another answer has just given.
- */
-export async function readSession(event: H3Event): Promise<DeviceSession | null> {
-  const settings = config(event)
-  const sealed = getCookie(event, settings.name!)
-  if (!sealed) return null
+/** Names a device's cookie may have come under, with the secret of each; what would be given out now first. */
+function names(event: H3Event): { name: string; secret: string }[] {
+  const prefixes = isHttps(event) ? [HOST_PREFIX, ''] : ['']
+  return secrets(event).flatMap(secret => prefixes.map(p => ({ name: p + cookieName(secret), secret })))
+}
+
+/** The same interface; its types and the package's differ in what may hold bytes. */
+const CRYPTO = webcrypto as unknown as Parameters<typeof Iron.seal>[0]
+const ironSettings = (secret: string) => ({ ...Iron.defaults, ttl: MAX_AGE_S * 1000, password: secret })
+
+async function opened(sealed: string, secret: string): Promise<Sealed | null> {
   try {
-    const { data } = await unsealSession(event, settings, sealed)
-    const { anglerId, version = 0 } = (data ?? {}) as Partial<DeviceSession>
-    return anglerId ? { anglerId, version } : null
+    const value = (await Iron.unseal(CRYPTO, sealed, secret, ironSettings(secret))) as Sealed
+    return Date.now() - value.createdAt < MAX_AGE_S * 1000 ? value : null
   } catch {
     return null
   }
 }
 
-export async function writeSession(event: H3Event, session: DeviceSession): Promise<void> {
-  const held = await useSession<Partial<DeviceSession>>(event, config(event))
-  await held.update({ ...session })
+interface Held {
+  session: DeviceSession
+  /** Whether it should be given out anew: it has grown old, or the secret or its name has changed since. */
+  stale: boolean
 }
 
-export const endSession = (event: H3Event) => clearSession(event, config(event))
+async function read(event: H3Event): Promise<Held | null> {
+  for (const [i, { name, secret }] of names(event).entries()) {
+    const cookie = getCookie(event, name)
+    const value = cookie ? await opened(cookie, secret) : null
+    const { anglerId, version = 0 } = value?.data ?? {}
+    if (!value || !anglerId) continue
+    return { session: { anglerId, version }, stale: i > 0 || Date.now() - value.createdAt > RENEW_S * 1000 }
+  }
+  return null
+}
+
+/** What was read of a request's cookie: opening it once is enough. */
+interface Context {
+  held?: Promise<Held | null>
+}
+const held = (event: H3Event): Promise<Held | null> => ((event.context as Context).held ??= read(event))
+
+/**
+ * The device's session as its cookie gives it, or null; a cookie that was tampered with gives none. Reading gives out
+ * no cookie: one that arrives late would take the place of the one that another answer has just given.
+ */
+export const readSession = async (event: H3Event): Promise<DeviceSession | null> => (await held(event))?.session ?? null
+
+const cookieSettings = (event: H3Event) => ({
+  httpOnly: true,
+  sameSite: 'lax' as const,
+  path: '/',
+  // Over plain HTTP on a network of one's own a secure cookie would never come back.
+  secure: isHttps(event),
+})
+
+export async function writeSession(event: H3Event, session: DeviceSession): Promise<void> {
+  const [now, ...before] = names(event)
+  const value: Sealed = { id: randomUUID(), createdAt: Date.now(), data: { ...session } }
+  const sealed = await Iron.seal(CRYPTO, value, now!.secret, ironSettings(now!.secret))
+  setCookie(event, now!.name, sealed, { ...cookieSettings(event), maxAge: MAX_AGE_S })
+  for (const { name } of before) if (getCookie(event, name)) deleteCookie(event, name, cookieSettings(event))
+  const context = event.context as Context
+  context.held = Promise.resolve({ session, stale: false })
+}
+
+/** Give a device's cookie out anew where it has grown old, so that no device that is used becomes a stranger. */
+export async function renewSession(event: H3Event): Promise<void> {
+  const mine = await held(event)
+  if (mine?.stale) await writeSession(event, mine.session)
+}
+
+export function endSession(event: H3Event): void {
+  for (const { name } of names(event)) if (getCookie(event, name)) deleteCookie(event, name, cookieSettings(event))
+}

@@ -19,36 +19,33 @@ export async function validatedBody<T>(event: H3Event, schema: Joi.Schema<T>): P
 
 /** A JSON body within bounds, unchecked; anything else is a 4xx with faults. */
 export async function jsonBody(event: H3Event, mostBytes = MOST_BYTES): Promise<unknown> {
+  // Forms and plain text are what a page of another site may send without being asked.
+  const type = getRequestHeader(event, 'content-type')
+  if (type && !/^application\/([\w.+-]+\+)?json\s*(;|$)/i.test(type)) {
+    throw faultError(415, [{ path: '', code: 'media-type', message: 'Send the request as application/json.' }])
+  }
   const text = await boundedBody(event, mostBytes)
+  let value: unknown
   try {
-    return JSON.parse(text)
+    value = JSON.parse(text)
   } catch {
     throw faultError(422, [{ path: '', code: 'json', message: 'The request is not JSON. Send one JSON object.' }])
   }
+  if (isDeeper(value, DEEPEST)) {
+    throw faultError(422, [{ path: '', code: 'too-deep', message: 'The request is nested too deeply.' }])
+  }
+  return value
 }
+
+/** Nothing Piscator knows is nested further. */
+const DEEPEST = 32
+const isDeeper = (value: unknown, most: number): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  (most === 0 || Object.values(value).some(inner => isDeeper(inner, most - 1)))
 
 /** Hold input to a schema: its value, or a 422 with one entry per fault. */
 export const validated = <T>(schema: Joi.Schema<T>, input: unknown): T => unwrap(check(schema, input))
-
-/** Entries checked between two looks at other requests, and faults after which no more entries are looked at. */
-const EACH = { atOnce: 25, mostFaults: 50 }
-
-/**
- * Hold every entry of a long list to a schema, a few at a time so that other requests come in between: the values, or
- * a 422 whose paths lead into the list.
- */
-export async function validatedEach<T>(schema: Joi.Schema<T>, list: readonly unknown[], path: string): Promise<T[]> {
-  const values: T[] = []
-  const faults: Fault[] = []
-  for (let i = 0; i < list.length && faults.length < EACH.mostFaults; i++) {
-    if (i % EACH.atOnce === 0) await new Promise(resolve => setImmediate(resolve))
-    const result = check(schema, list[i])
-    if (result.ok) values.push(result.value)
-    else faults.push(...result.faults.map(f => ({ ...f, path: [path, i, f.path].filter(p => p !== '').join('.') })))
-  }
-  if (faults.length) throw faultError(422, faults)
-  return values
-}
 
 /** A path parameter, validated. */
 export function validatedParam(event: H3Event, name: string, schema: Joi.Schema<string>): string {

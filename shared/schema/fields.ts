@@ -22,11 +22,15 @@ export const momentSchema = (name: string) =>
 
 function numberSchema(f: NumberField): Joi.NumberSchema {
   const [lo, hi] = f.range
-  const schema = bounded(Joi.number().strict(), f).min(lo).max(hi)
-  return (f.whole ? schema.integer() : schema).messages({
-    'number.min': `{{#label}} cannot be less than {{#limit}}${f.unit}.`,
-    'number.max': `{{#label}} cannot be more than {{#limit}}${f.unit}.`,
-  })
+  // That it is whole comes first: the description takes it from there.
+  const plain = f.whole ? Joi.number().strict().integer() : Joi.number().strict()
+  return bounded(plain, f)
+    .min(lo)
+    .max(hi)
+    .messages({
+      'number.min': `{{#label}} cannot be less than {{#limit}}${f.unit}.`,
+      'number.max': `{{#label}} cannot be more than {{#limit}}${f.unit}.`,
+    })
 }
 
 /** A bound by another field holds only where that field is given. */

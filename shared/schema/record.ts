@@ -214,6 +214,8 @@ const coat = record<OwnCoat>('A coat', {
 
 const number = (name: string, [least, most]: readonly [number, number]) =>
   Joi.number().strict().min(least).max(most).label(name)
+const whole = (name: string, [least, most]: readonly [number, number]) =>
+  Joi.number().strict().integer().min(least).max(most).label(name)
 /** Of a day that may go on past midnight. */
 const minutes = (name: string) => number(name, [0, 2880])
 const word = (name: string, words: readonly string[]) =>
@@ -248,7 +250,7 @@ export const RECORDS = {
     pins: Joi.array()
       .items(
         record<Pin>('A held change', {
-          lane: number('The rod', [0, 7]).integer().required(),
+          lane: whole('The rod', [0, 7]).required(),
           fromMin: minutes('The start').required(),
           atMin: minutes('The change').required(),
           toMin: minutes('The end').required(),
@@ -312,11 +314,9 @@ export const RECORDS = {
     rods: Joi.array().items(rod).min(1).max(3).label('The rods').required(),
     asked: schemaOf(REQUEST).required(),
     trial: record<TrialPart>('The test', {
-      castsPerSpell: number('Casts in a spell', [1, 200]).integer().required(),
-      blocks: number('The pairs of spells', [1, 200]).integer().required(),
-      seed: number('The seed', [0, 2 ** 32])
-        .integer()
-        .required(),
+      castsPerSpell: whole('Casts in a spell', [1, 200]).required(),
+      blocks: whole('The pairs of spells', [1, 200]).required(),
+      seed: whole('The seed', [0, 2 ** 32]).required(),
       differs: word('What differs', DIFFERENCES).required(),
       leaveOut: Joi.array().items(word('What is left out', SPOILS)).unique().label('What is left out').required(),
     })
@@ -328,7 +328,7 @@ export const RECORDS = {
     tripId: uuidSchema('The trip').required(),
     at: momentSchema('The time').required(),
     what: word('What happened', TAPS).required(),
-    rod: number('The rod', [0, 2]).integer().required(),
+    rod: whole('The rod', [0, 2]).required(),
     species: word('The fish', VOCABULARY.species),
     lengthM: number('The length', [0.02, 3]),
     kept: yesNo('Whether it was kept'),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keptText } from '#shared/text'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useFinish } from '~/box/useFinish'
@@ -26,7 +27,7 @@ const minutes = computed(() => Math.floor((now.value.getTime() - Date.parse(trip
 const clues = [{ value: 'none', words: 'What was seen?' }, ...CLUE_OPTIONS]
 const word = ref('')
 async function say() {
-  if (word.value.trim()) await log.tap('word', { text: word.value.trim().slice(0, 500) })
+  if (word.value.trim()) await log.tap('word', { text: keptText(word.value.trim(), 500) })
   word.value = ''
 }
 const changing = ref(false)

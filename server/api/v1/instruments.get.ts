@@ -1,29 +1,48 @@
-/** Streams open at once in one process, and how often one tells what is new and that it is still there, ms. */
-const MOST = 200
+import type { Board } from '#shared/instruments'
+
+/** How often one tells what is new and that it is still there, ms. */
 const [EVERY_MS, BEAT_MS] = [1000, 5000]
+/** How often it is looked whether a stranger has become an angler of this place, ms. */
+const LOOK_MS = 15_000
+
+/** The board as anybody may see it: where the boat is, is told to those who belong here. */
+function withoutPlace(board: Board): Board {
+  const { latitude: _a, longitude: _b, ...told } = board.told
+  return { ...board, told }
+}
 
 /** What instruments tell, as server-sent events, each the whole board as JSON: 503 where too many listen. */
-export default defineEventHandler(event => {
-  const board = useInstruments(event)
-  if (board.listeners >= MOST) {
+export default defineEventHandler(async event => {
+  const device = deviceOf(event)
+  if (tooManyStreams(device)) {
     setResponseHeader(event, 'retry-after', 30)
     throw faultError(503, [{ path: '', code: 'busy', message: 'Too many listen to the instruments just now.' }])
   }
+  const board = useInstruments(event)
+  let belongs = await isKnownAngler(event)
+  let lookedMs = Date.now()
   const stream = createEventStream(event)
+  const over = countedStream(device, () => void stream.close())
   let fresh = true
   let toldMs = 0
-  const deaf = board.listen(() => (fresh = true))
+  const unsubscribe = board.listen(() => (fresh = true))
   const tell = async () => {
     if (!fresh && Date.now() - toldMs < BEAT_MS) return
     fresh = false
     toldMs = Date.now()
-    await stream.push(JSON.stringify(board.now()))
+    if (!belongs && toldMs - lookedMs > LOOK_MS) {
+      lookedMs = toldMs
+      belongs = await isKnownAngler(event)
+    }
+    const now = board.now()
+    await stream.push(JSON.stringify(belongs ? now : withoutPlace(now)))
   }
   const timer = setInterval(() => void tell().catch(() => {}), EVERY_MS)
   void tell().catch(() => {})
   stream.onClosed(() => {
     clearInterval(timer)
-    deaf()
+    unsubscribe()
+    over()
   })
   return stream.send()
 })

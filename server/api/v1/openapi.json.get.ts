@@ -1,4 +1,4 @@
-import { openApi } from '#shared/openapi'
-
 /** The OpenAPI 3.1 description of this surface. */
-export default defineEventHandler(() => openApi(useRuntimeConfig().public.version))
+export default defineEventHandler(event =>
+  workedOut(event, { kind: 'describe', asked: useRuntimeConfig().public.version }),
+)

@@ -4,6 +4,6 @@ import { signOut } from '#server/services/anglers'
 export default defineEventHandler(async event => {
   const id = await anglerId(event)
   if (id) await signOut(database(), id)
-  await endSession(event)
+  endSession(event)
   return sendNoContent(event)
 })

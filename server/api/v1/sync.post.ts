@@ -1,30 +1,86 @@
-import { syncEvents } from '#server/services/sync'
+import { inTime } from '#server/db/inTime'
+import { continueMoves } from '#server/services/moves'
+import { type SyncResult, syncEvents } from '#server/services/sync'
 import { check } from '#shared/faults'
 import { type SyncAnswer, type SyncEvent, eventSchema, syncSchema } from '#shared/schema/sync'
 
 /** Most bytes of a sync: 200 events of some 5 kB. */
 const MOST_BYTES = 1024 * 1024
+/** Events checked between two looks at other requests. */
+const CHECKED_AT_ONCE = 20
+/** Syncs one device may have under way. */
+const MOST_OF_ONE = 6
+
+const underWay = new Map<string, number>()
 
 /**
  * Events in, acknowledged ids and other devices' events out, by cursor: 200 also where single events are refused, each
  * with its faults; 422 where the request itself is wrong or the device has kept all it may.
  */
 export default defineEventHandler(async (event): Promise<SyncAnswer> => {
-  const { cursor = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES))
-  const good: SyncEvent[] = []
+  const device = deviceOf(event)
+  const mine = underWay.get(device) ?? 0
+  if (mine >= MOST_OF_ONE) {
+    setResponseHeader(event, 'retry-after', 1)
+    throw faultError(429, [{ path: '', code: 'too-many', message: 'Too many requests. Try again in a moment.' }])
+  }
+  underWay.set(device, mine + 1)
+  try {
+    const { cursor = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES))
+    const { good, refused } = await checkedEvents(events)
+    const anglerId = await ensureAngler(event)
+    const lowered = good.map(g => withSmallIds(g.event))
+    const result = await inTime(syncEvents(database(), anglerId, lowered, cursor, Date.now()))
+    void continueMoves(database(), anglerId).catch(() => {})
+    return answerOf(result, good, refused)
+  } finally {
+    const left = underWay.get(device)! - 1
+    if (left) underWay.set(device, left)
+    else underWay.delete(device)
+  }
+})
+
+interface Good {
+  index: number
+  event: SyncEvent
+}
+
+/** Events held to their schema, a few at a time so that other requests come in between. */
+async function checkedEvents(events: readonly unknown[]) {
+  const good: Good[] = []
   const refused: SyncAnswer['refused'] = []
-  events.forEach((input, index) => {
+  for (const [index, input] of events.entries()) {
+    if (index % CHECKED_AT_ONCE === 0) await new Promise(resolve => setImmediate(resolve))
     const result = check(eventSchema, input)
-    if (result.ok) good.push(result.value)
+    if (result.ok) good.push({ index, event: result.value })
     else refused.push({ index, id: idOf(input), errors: result.faults })
-  })
-  const result = await syncEvents(database(), await ensureAngler(event), good, cursor, Date.now())
+  }
+  return { good, refused }
+}
+
+/** Ids are the same in large and small letters (RFC 9562, 4), and kept in small ones. */
+const withSmallIds = (e: SyncEvent): SyncEvent => ({
+  ...e,
+  id: e.id.toLowerCase(),
+  recordId: e.recordId.toLowerCase(),
+})
+
+const UNKEPT = { path: 'body', code: 'unkept', message: 'The database does not take this record as it is.' }
+
+function answerOf(result: SyncResult, good: readonly Good[], refused: SyncAnswer['refused']): SyncAnswer {
   if (result.kind === 'quota') {
     throw faultError(422, [{ path: '', code: 'quota', message: 'This angler has kept all that fits here.' }])
   }
-  const { kind: _, ...answer } = result
-  return { accepted: good.map(e => e.id), refused, ...answer }
-})
+  const { kind: _, objected, ...answer } = result
+  const isKept = ({ event }: Good) => !objected.has(event.id.toLowerCase())
+  const unkept = good.filter(g => !isKept(g))
+  return {
+    // As they were sent, so that whoever sent them knows them again.
+    accepted: good.filter(isKept).map(g => g.event.id),
+    refused: [...refused, ...unkept.map(g => ({ index: g.index, id: g.event.id, errors: [UNKEPT] }))],
+    ...answer,
+  }
+}
 
 /** The id of a refused event, where it has one that may be said again. */
 function idOf(input: unknown): string | null {

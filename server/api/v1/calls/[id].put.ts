@@ -17,7 +17,7 @@ const REFUSED = {
 export default defineEventHandler(async event => {
   const id = validatedParam(event, 'id', idSchema)
   const input = await validatedBody(event, callSchema)
-  const result = await keepCall(database(), rankingText, await ensureAngler(event), id, input)
+  const result = await keepCall(database(), asked => rankingText(event, asked), await ensureAngler(event), id, input)
   if (result.kind === 'kept') return result.call
   const [status, path, code, message] = REFUSED[result.kind]
   throw faultError(status, [{ path, code, message }])
