@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
 import { API_PAGE, API_PAGE_AT, buildApiPage } from './tools/build/apiPage'
 import { askAhead } from './tools/build/ahead'
+import { sourceHash } from './tools/build/sourceHash'
 import { buildRankingWorker } from './tools/build/rankingWorker'
 
 export default defineNuxtConfig({
@@ -62,9 +63,10 @@ export default defineNuxtConfig({
       globIgnores: [`${API_PAGE_AT}/**`],
       maximumFileSizeToCacheInBytes: 8_000_000,
       // Every place is the same page: kept with its scripts, it opens all of them without signal.
-      additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+      // By what it was made of: two builds of one source are one version.
+      additionalManifestEntries: [{ url: '/', revision: sourceHash() }],
       navigateFallback: '/',
-      navigateFallbackDenylist: [/^\/api\//],
+      navigateFallbackDenylist: [/^\/api[/-]/],
       cleanupOutdatedCaches: true,
       clientsClaim: true,
     },

@@ -63,14 +63,18 @@ const brokenFault = (path: readonly string[]): Fault => {
   return { path: named.join('.'), code: 'text.broken', message: BROKEN_TEXT }
 }
 
-/** Validate unknown input: the value, or every fault. Never throws, never returns an unchecked value. */
+/**
+ * Validate unknown input: the value, or every fault. Never throws, never returns an unchecked value.
+ * @param unread a field whose entries the schema leaves unread, to be checked one by one
+ */
 export function check<T>(
   schema: Joi.Schema<T>,
   input: unknown,
+  unread?: string,
 ): { ok: true; value: T } | { ok: false; faults: Fault[] } {
   const { value, error } = schema.required().validate(cutLongLists(schema, input), OPTIONS)
   if (!error) {
-    const broken = brokenText(value)
+    const broken = brokenText(unread ? { ...(value as object), [unread]: undefined } : value)
     if (broken) return { ok: false, faults: [brokenFault(broken)] }
   }
   return error ? { ok: false, faults: faultsOf(error) } : { ok: true, value: value as T }

@@ -1,6 +1,14 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { once } from 'node:events'
+import { closeSync, existsSync, mkdirSync, openSync, readFileSync } from 'node:fs'
 import { createServer } from 'node:net'
+import { dirname } from 'node:path'
+
+/** What servers that were started here said of their own accord. */
+const SAID = 'test-results/server.err'
+/** How often one said that something was not caught. */
+export const uncaught = (): number =>
+  existsSync(SAID) ? (readFileSync(SAID, 'utf8').match(/uncaught|unhandled/gi) ?? []).length : 0
 
 /** A production server of its own, for tests and benchmarks that start, stop and kill it. */
 export interface Server {
@@ -31,7 +39,10 @@ export async function startServer(port?: number, more: Record<string, string> = 
     NITRO_HOST: '127.0.0.1',
     NITRO_PORT: String(on),
   }
-  const child = spawn('node', ['.output/server/index.mjs'], { env, stdio: 'ignore' })
+  mkdirSync(dirname(SAID), { recursive: true })
+  const said = openSync(SAID, 'a')
+  const child = spawn('node', ['.output/server/index.mjs'], { env, stdio: ['ignore', 'ignore', said] })
+  closeSync(said)
   const url = `http://127.0.0.1:${on}`
   for (let i = 0; i < 150; i++) {
     if (

@@ -11,5 +11,5 @@ export function testDatabase(what: 'start' | 'stop', cwd = '.', state?: string):
     env: { ...process.env, ...(state ? { PISCATOR_STATE: state } : {}) },
     stdio: ['ignore', 'pipe', 'ignore'],
   })
-  return Object.fromEntries([...text.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1]!, m[2]!]))
+  return Object.fromEntries([...text.matchAll(/^((?:NUXT|PISCATOR)_\w+)=(\S+)$/gm)].map(m => [m[1]!, m[2]!]))
 }

@@ -26,5 +26,7 @@ export interface ReadingsAnswer {
   /** All five, likeliest first; they sum to 1. */
   tints: TintOdds[]
   conflicts: Conflict[]
+  /** Long casts of which some samples alone were worked at; absent where there are none. */
+  thinned?: (Said & { path: string })[]
   next: NextReading
 }

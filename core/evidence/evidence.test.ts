@@ -5,6 +5,7 @@ import { CHANNELS, SENSOR } from '#core/evidence/likelihood'
 import { targetReflectance } from '#core/evidence/target'
 import { possibleWaters } from '#core/evidence/possible'
 import { readWater } from '#core/evidence/readWater'
+import { thinned } from '#core/evidence/thin'
 import { evenNormals, repainted, strayed } from '#core/evidence/strays'
 import { discAt, posteriorOf, tintOdds } from '#core/evidence/whichWater'
 import type { Reading } from '#core/request/readings'
@@ -273,4 +274,42 @@ describe('a ranking by readings', () => {
     const known = by([...pair('tea', 1), { kind: 'disc', depthM: 1 }, { kind: 'look', tint: 'tea' }])
     expect(known.sure).toBeGreaterThan(vague.sure)
   }, 60_000)
+})
+
+describe('long casts of a light meter', () => {
+  const cast = (n: number, from = 0.1): Extract<Reading, { kind: 'light' }> => ({
+    kind: 'light',
+    samples: Array.from({ length: n }, (_, i) => {
+      const depthM = from + (3 * i) / n
+      return { depthM, lux: 2e4 * Math.exp(-0.9 * depthM) }
+    }),
+  })
+  const lengths = (of: readonly Reading[]) => of.map(r => (r.kind === 'light' ? r.samples.length : 0))
+  it('keep their ends and are even between, short ones leaving room to the long', () => {
+    const whole = cast(40)
+    const asked: Reading[] = [whole, { kind: 'disc', depthM: 1 }, cast(4), cast(40, 0.2)]
+    const { readings, thinned: less } = thinned(asked)
+    expect(lengths(readings)).toEqual([22, 0, 4, 22])
+    expect(less.map(t => [t.index, t.kept, t.of])).toEqual([
+      [0, 22, 40],
+      [3, 22, 40],
+    ])
+    const first = readings[0] as ReturnType<typeof cast>
+    expect([first.samples[0], first.samples.at(-1)]).toEqual([whole.samples[0], whole.samples.at(-1)])
+    expect(thinned([cast(40)])).toEqual({ readings: [cast(40)], thinned: [] })
+    expect(lengths(thinned(Array.from({ length: 12 }, () => cast(40))).readings)).toEqual(new Array(12).fill(4))
+  })
+  it('say what they said before, nearly, and that some of them was not worked at', () => {
+    const whole = readWater([cast(40)], 'fresh', 'metric')
+    const some = readWater([cast(40), cast(40), cast(40)], 'fresh', 'metric')
+    expect(some.visibilityM.best / whole.visibilityM.best).toBeGreaterThan(0.9)
+    expect(some.visibilityM.best / whole.visibilityM.best).toBeLessThan(1.1)
+    expect([whole.thinned, some.thinned!.map(t => t.path)]).toEqual([
+      undefined,
+      ['readings.0', 'readings.1', 'readings.2'],
+    ])
+    expect(some.thinned![0]!.text).toBe(
+      'Of 40 samples 16 were worked at: the shallowest, the deepest, and evenly between.',
+    )
+  })
 })

@@ -7,6 +7,7 @@ import { skyInputOf } from '#core/request/sky'
 import type { Reading } from '#core/request/readings'
 import { skyLight } from '#core/sky/light'
 import type { UnitSystem } from '#core/units'
+import { said } from '#core/words/sentence'
 
 const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95] as const
 
@@ -16,10 +17,22 @@ export function waterOf(posterior: Posterior): Pick<ReadingsAnswer, 'visibilityM
   return { visibilityM: { best: best!, low: low!, high: high! }, tints: tintOdds(posterior) }
 }
 
+/** What is said of casts that were thinned. */
+const thinnedSaid = ({ thinned }: Posterior, units: UnitSystem): Pick<ReadingsAnswer, 'thinned'> =>
+  thinned.length
+    ? {
+        thinned: thinned.map(({ index, kept, of }) => ({
+          path: `readings.${index}`,
+          ...said({ code: 'reading.thinned', params: { kept, of } }, units),
+        })),
+      }
+    : {}
+
 /** The answer of a posterior. */
 export const answerOf = (posterior: Posterior, units: UnitSystem): ReadingsAnswer => ({
   ...waterOf(posterior),
   conflicts: conflictsOf(posterior, units),
+  ...thinnedSaid(posterior, units),
   next: nextReading(posterior, units),
 })
 

@@ -1,6 +1,7 @@
 import type { TintOdds } from '#core/evidence/answer'
 import { type Evidence, evidenceOf } from '#core/evidence/likelihood'
 import { type Possible, possibleWaters } from '#core/evidence/possible'
+import { type Thinned, thinned } from '#core/evidence/thin'
 import type { Reading } from '#core/request/readings'
 import type { SkyLight } from '#core/sky/light'
 import { TINTS, type TintId } from '#core/water/tints'
@@ -14,6 +15,8 @@ export interface Posterior {
   /** Sums to 1. */
   odds: Float64Array
   evidence: readonly Evidence[]
+  /** Long casts of which some samples alone were worked at. */
+  thinned: readonly Thinned[]
 }
 
 /**
@@ -23,21 +26,23 @@ export interface Posterior {
 export function posteriorOf(readings: readonly Reading[], salt: boolean, sky?: SkyLight): Posterior {
   const usual = possibleWaters(salt)
   const waters = sky ? usual.under(sky) : usual
+  const { readings: worked, thinned: less } = thinned(readings)
   return weighed(
     waters,
-    readings.map(r => evidenceOf(r, waters)),
+    worked.map(r => evidenceOf(r, waters)),
+    less,
   )
 }
 
 /** What one of the readings says on its own. */
 export const byOneAlone = ({ waters, evidence }: Posterior, i: number): Posterior => weighed(waters, [evidence[i]!])
 
-function weighed(waters: Possible, evidence: readonly Evidence[]): Posterior {
+function weighed(waters: Possible, evidence: readonly Evidence[], less: readonly Thinned[] = []): Posterior {
   const ln = waters.prior.map((p, i) => Math.log(p) + evidence.reduce((s, e) => s + e.lnLikely[i]!, 0))
   const most = ln.reduce((a, b) => Math.max(a, b), -Infinity)
   const odds = ln.map(v => Math.exp(v - most))
   const total = odds.reduce((s, v) => s + v, 0)
-  return { waters, odds: odds.map(v => v / total), evidence }
+  return { waters, odds: odds.map(v => v / total), evidence, thinned: less }
 }
 
 /** Disc depths below which given shares of the odds lie, m; the shares in ascending order. */

@@ -16,34 +16,29 @@ export interface Verdict {
   /** An e-value against the two being equal. */
   evidence: number
   verdict: 'a' | 'b' | 'too-soon' | 'alike'
-  /** About how many more casts settle it if things go on as they have; 0 once settled. */
-  moreCasts: number
+  /** About how many more casts settle it if things go on as they have; 0 once settled, null: more than a season's. */
+  moreCasts: number | null
   /** Bites a cast: median, 5th and 95th percentile. */
   rate: Record<Side, Rate>
   /** Probability that a's rate is the higher. */
   chanceABetter: number
+  /** Blocks left out because one side has had more casts than the other so far. */
+  open: number
 }
 
 /** Evidence that settles: reached by chance alone in fewer than one test of twenty, however often one looks (Ville). */
 export const SETTLES = 20
 /** Two are alike when the worse has more than this share of the better's rate. */
 const ALIKE = 2 / 3
-/** No forecast of casts goes beyond this. */
-const MOST_CASTS = 20_000
+/** More casts than this are more than a season's. */
+const MOST_CASTS = 10_000
 /** Forecasts are rounded to so many casts. */
 const ROUNDED = 10
 
-/** Alternatives weighed: how often either is bitten, and how many times the odds of one are the other's. */
-const LEVELS = Array.from({ length: 24 }, (_, i) => 0.004 * (0.6 / 0.004) ** (i / 23))
-const RATIOS = [1.3, 1.6, 2, 3, 5].flatMap(r => [r, 1 / r])
-const oddsOf = (p: number) => p / (1 - p)
-const shareOf = (odds: number) => odds / (1 + odds)
-const ALTERNATIVES = LEVELS.flatMap(level =>
-  RATIOS.map(r => {
-    const [a, b] = [Math.sqrt(r), 1 / Math.sqrt(r)].map(k => shareOf(oddsOf(level) * k))
-    return { a: a!, b: b! }
-  }),
-)
+/** How many times as often one of the two may be bitten, in either direction: the alternatives weighed. */
+const RATIOS = [1.3, 1.6, 2, 3, 5] as const
+/** Half the logarithm of each ratio, for a and for b. */
+const LEANINGS = RATIOS.flatMap(r => [0.5 * Math.log(r), -0.5 * Math.log(r)])
 
 /** Logarithm of the likelihood of so many bites in so many casts at a rate. */
 const lnLikely = ({ casts, bites }: Casts, p: number) => bites * Math.log(p) + (casts - bites) * Math.log1p(-p)
@@ -54,30 +49,24 @@ function lnSum(values: readonly number[]): number {
   return most === -Infinity ? -Infinity : most + Math.log(values.reduce((s, v) => s + Math.exp(v - most), 0))
 }
 
+/** ln cosh x, without overflow. */
+const lnCosh = (x: number) => Math.abs(x) + Math.log1p(Math.exp(-2 * Math.abs(x))) - Math.LN2
+
+/** For each leaning k: Σ over blocks of kD − ln cosh(kD), where D is how many more bites a has than b in a block. */
+const leanings = (blocks: readonly Block[]): number[] =>
+  LEANINGS.map(k => blocks.reduce((s, { a, b }) => s + k * (a.bites - b.bites) - lnCosh(k * (a.bites - b.bites)), 0))
+
+/** Logarithm of the mean of the leanings' evidence, each block as often again. */
+const lnMean = (each: readonly number[], times = 1) => lnSum(each.map(v => times * v)) - Math.log(each.length)
+
 /**
- * Logarithm of the evidence that the two differ: for each alternative the product over blocks of the e-variable of
- * Turner, Ly & Grünwald (2024, J. Stat. Plan. Inference 230, eq. 2) for two proportions, its null the mean of the
- * two rates weighted by casts; then the mean over alternatives, which is a test martingale again.
+ * Logarithm of the evidence that the two differ, which rests on the drawn order alone. Were they equal, each block's
+ * difference of bites might as well have had the other sign, for a coin decided which was fished first;
+ * exp(kD)/cosh(kD) then has the mean 1 whatever the fish do, in bursts or not, and so has the product over blocks, and
+ * the mean over leanings: a test martingale (Ramdas, Ruf, Larsson & Koolen 2020, Admissible anytime-valid sequential
+ * inference). Its blocks have equal casts on both sides, and none is left out after its bites were seen.
  */
-export function lnEvidence(blocks: readonly Block[]): number {
-  // Blocks shared out alike have the same null, and their likelihoods depend on their sums alone.
-  const alike = new Map<number, Block>()
-  for (const { a, b } of blocks) {
-    const casts = a.casts + b.casts
-    if (casts === 0) continue
-    const share = a.casts / casts
-    const sum = alike.get(share)
-    alike.set(share, sum ? { a: added(sum.a, a), b: added(sum.b, b) } : { a, b })
-  }
-  const each = ALTERNATIVES.map(({ a, b }) => {
-    let sum = 0
-    for (const [share, of] of alike)
-      sum += lnLikely(of.a, a) + lnLikely(of.b, b) - lnLikely(added(of.a, of.b), share * a + (1 - share) * b)
-    return sum
-  })
-  return lnSum(each) - Math.log(ALTERNATIVES.length)
-}
-const added = (x: Casts, y: Casts): Casts => ({ casts: x.casts + y.casts, bites: x.bites + y.bites })
+export const lnEvidence = (blocks: readonly Block[]): number => lnMean(leanings(blocks))
 
 /** A rate with the logarithms of it and of the rest, so that a likelihood on it is two products. */
 const rateAt = (p: number) => ({ p, lnBite: Math.log(p), lnNone: Math.log1p(-p) })
@@ -136,18 +125,17 @@ function rateOf(share: readonly number[]): Rate {
 const FORECAST_RATIO = 1.02
 
 /**
- * About how many more casts settle it, if bites go on in the same shares. Evidence may fall before it grows, but once
- * it grows it goes on, so its crossing is found by halving.
+ * About how many more casts settle it, if blocks go on as those so far; null where that is more than a season's.
+ * Evidence may fall before it grows, but once it grows it goes on, so its crossing is found by halving.
  */
-function moreCasts(a: Casts, b: Casts): number {
+function moreCasts(blocks: readonly Block[], a: Casts, b: Casts): number | null {
   const total = a.casts + b.casts
+  const each = leanings(blocks)
   const grown = (c: Casts, k: number) => ({ casts: c.casts * k, bites: c.bites * k })
-  const settled = (k: number) => {
-    const [x, y] = [grown(a, k), grown(b, k)]
-    return lnEvidence([{ a: x, b: y }]) >= Math.log(SETTLES) || lnAlike(x, y) >= Math.log(SETTLES)
-  }
-  let [low, high] = [1, MOST_CASTS / total]
-  if (high <= 1 || !settled(high)) return MOST_CASTS
+  const settled = (k: number) =>
+    lnMean(each, k) >= Math.log(SETTLES) || lnAlike(grown(a, k), grown(b, k)) >= Math.log(SETTLES)
+  let [low, high] = [1, 1 + MOST_CASTS / total]
+  if (!settled(high)) return null
   while (high / low > FORECAST_RATIO) {
     const middle = Math.sqrt(low * high)
     if (settled(middle)) high = middle
@@ -156,8 +144,15 @@ function moreCasts(a: Casts, b: Casts): number {
   return Math.max(ROUNDED, Math.round((total * (high - 1)) / ROUNDED) * ROUNDED)
 }
 
-/** What a fair test of two shows so far; may be asked after every whole block, for ever. */
-export function trialVerdict(blocks: readonly Block[]): Verdict {
+/** Evidence is told up to here: beyond it no number says more. */
+const MOST_EVIDENCE = 1e300
+
+/**
+ * What a fair test of two shows so far; may be asked after every whole block, for ever. A block with unequal casts is
+ * open: it is left out, and said.
+ */
+export function trialVerdict(all: readonly Block[]): Verdict {
+  const blocks = all.filter(({ a, b }) => a.casts === b.casts)
   const [a, b] = [sumOf(blocks, 'a'), sumOf(blocks, 'b')]
   const [pa, pb] = [posterior(a), posterior(b)]
   let below = 0
@@ -166,14 +161,15 @@ export function trialVerdict(blocks: readonly Block[]): Verdict {
     chanceABetter += pa[i]! * (below + 0.5 * pb[i]!)
     below += pb[i]!
   })
-  const evidence = Math.exp(lnEvidence(blocks))
+  const evidence = Math.min(MOST_EVIDENCE, Math.exp(lnEvidence(blocks)))
   const differ = evidence >= SETTLES
   const alike = !differ && lnAlike(a, b) >= Math.log(SETTLES)
   return {
     evidence,
-    verdict: differ ? (chanceABetter >= 0.5 ? 'a' : 'b') : alike ? 'alike' : 'too-soon',
-    moreCasts: differ || alike ? 0 : moreCasts(a, b),
+    verdict: differ ? (a.bites >= b.bites ? 'a' : 'b') : alike ? 'alike' : 'too-soon',
+    moreCasts: differ || alike ? 0 : a.casts > 0 ? moreCasts(blocks, a, b) : null,
     rate: { a: rateOf(pa), b: rateOf(pb) },
-    chanceABetter,
+    chanceABetter: Math.min(1, chanceABetter),
+    open: all.length - blocks.length,
   }
 }

@@ -27,6 +27,8 @@ export const READING_WORDS = {
         `either ${READING[a].name} ${READING[a].spoilt}, or ${READING[b].name} ${READING[b].spoilt}.`,
   'reading.alien': ({ kind }: { kind: ReadingKind }) =>
     `No water we know reads like this: perhaps ${READING[kind].name} ${READING[kind].spoilt}. Take it again.`,
+  'reading.thinned': ({ kept, of }: { kept: number; of: number }) =>
+    `Of ${of} samples ${kept} were worked at: the shallowest, the deepest, and evenly between.`,
   'reading.next-depth': (
     p: { target: keyof typeof TARGET; tints: readonly [TintId, TintId]; depthsM: readonly [number, number] },
     s: Speech,

@@ -17,6 +17,9 @@ export class Angler extends Model<InferAttributes<Angler>, InferCreationAttribut
   declare sessionVersion: CreationOptional<number>
   /** Hash of the code that moves this angler's records to another device. */
   declare recoveryHash: CreationOptional<string | null>
+  /** How many events of this angler's are kept, and how many bytes of them: added up as they come and go. */
+  declare eventsKept: CreationOptional<string>
+  declare eventBytes: CreationOptional<string>
   declare createdAt: CreationOptional<Date>
 }
 
@@ -114,6 +117,8 @@ export function defineModels(sequelize: Sequelize) {
       id: { type: DataTypes.UUID, primaryKey: true },
       sessionVersion: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
       recoveryHash: { type: DataTypes.TEXT, allowNull: true },
+      eventsKept: { type: DataTypes.BIGINT, allowNull: false, defaultValue: 0 },
+      eventBytes: { type: DataTypes.BIGINT, allowNull: false, defaultValue: 0 },
       createdAt: DataTypes.DATE,
     },
     { ...common, modelName: 'Angler', tableName: 'anglers' },

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto'
 
-/** Give the page's own scripts a nonce, and let no other script run. Styles may be inline: the drawings need them. */
+/** Give the page's own scripts a nonce, and let no other script run. Styles come from
+ * files; only what is drawn bears its place and colour as attributes, which run nothing. */
 export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('render:response', response => {
     delete (response.headers as Record<string, string>)['x-powered-by']
@@ -17,7 +18,8 @@ export default defineNitroPlugin(nitro => {
       [
         "default-src 'self'",
         `script-src 'self' 'nonce-${nonce}'`,
-        "style-src 'self' 'unsafe-inline'",
+        "style-src 'self'",
+        "style-src-attr 'unsafe-inline'",
         "img-src 'self' data:",
         "font-src 'self'",
         "connect-src 'self'",

@@ -8,7 +8,7 @@ import { type KitAsk, kitOf } from '#core/kit/kit'
 import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import { recommendByReadings } from '#core/ranking/byReadings'
 import { recommend } from '#core/ranking/recommend'
-import { trialOrder } from '#core/trial/order'
+import { trialOrder, trialOrderOfTwo } from '#core/trial/order'
 import { trialVerdict } from '#core/trial/verdict'
 import { type Fault, check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
@@ -74,7 +74,9 @@ const JOBS = {
   'check-scenes': checkScenes,
   'score-scenes': known((scenes: readonly Scene[]) => scenes.map(s => scoreScene(s))),
   'kit': known(({ scored, ask }: { scored: readonly SceneScores[]; ask: KitAsk }) => kitOf(scored, ask)),
-  'order': checked(orderSchema, ({ blocks, seed }) => ({ spells: trialOrder(blocks, seed) })),
+  'order': checked(orderSchema, ({ blocks, seed, anglers }) => ({
+    spells: anglers === 2 ? trialOrderOfTwo(blocks, seed) : trialOrder(blocks, seed),
+  })),
   'verdict': checked(verdictSchema, ({ blocks }) => trialVerdict(blocks)),
   'describe': known((version: string) => openApi(version)),
 } as const

@@ -39,8 +39,9 @@ function threads(long: boolean): Threads {
   const count = long ? Math.floor(half) : Math.ceil(half)
   const pool = new Piscina<Job, Worked>({
     filename: workerFile(),
-    minThreads: 1,
-    maxThreads: count,
+    // Long work has one to spare: a thread that is ended with its job leaves one that goes on at once.
+    minThreads: long ? count + 1 : 1,
+    maxThreads: long ? count + 1 : count,
     idleTimeout: IDLE_MS,
     // Long work steps back behind whoever waits for a glance (see ranking.worker.ts).
     argv: long ? ['long'] : [],

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Database } from '#server/db/connection'
+import { inTime } from '#server/db/inTime'
 import { beginMove } from '#server/services/moves'
 
 /** What a session is: good and known, good with nothing kept yet, or ended by a signing out since. */
@@ -62,10 +63,11 @@ export async function recover(
   code: string,
   from: string | null,
 ): Promise<{ anglerId: string; version: number } | null> {
-  return db.sequelize.transaction(async transaction => {
+  const done = db.sequelize.transaction(async transaction => {
     const row = await db.Angler.findOne({ where: { recoveryHash: hashOf(code) }, transaction })
     if (!row) return null
     if (from && from !== row.id) await beginMove(db, { from, to: row.id }, transaction)
     return { anglerId: row.id, version: row.sessionVersion }
   })
+  return inTime(done)
 }

@@ -1,9 +1,13 @@
 import { QueryTypes, type Transaction } from 'sequelize'
 import type { Database } from '#server/db/connection'
+import { inTime } from '#server/db/inTime'
 import { moveEvents } from '#server/services/sync'
 
 /** Events, and calls, moved in one transaction: well within what a query may take. */
-const AT_ONCE = { events: 2000, calls: 500 } as const
+const AT_ONCE = { events: 1000, calls: 500 } as const
+
+/** A move of all that an angler may keep is over by then, ms. */
+const LONGEST_MS = 600_000
 
 interface Move {
   from: string
@@ -52,8 +56,14 @@ const pending = ({ sequelize }: Database, anglerId: string) =>
     { replacements: { anglerId }, type: QueryTypes.SELECT },
   )
 
-/** Go on with every move to or from an angler that is not done. */
-export async function continueMoves(db: Database, anglerId: string): Promise<void> {
+/**
+ * Go on with every move to or from an angler that is not done.
+ * @param waitMs after so long it is no more waited for, and goes on by itself
+ */
+export const continueMoves = (db: Database, anglerId: string, waitMs = LONGEST_MS): Promise<void> =>
+  inTime(continued(db, anglerId), waitMs)
+
+async function continued(db: Database, anglerId: string): Promise<void> {
   for (const move of await pending(db, anglerId)) {
     const key = `${move.from} ${move.to}`
     let work = underWay.get(key)

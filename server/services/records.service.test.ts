@@ -11,6 +11,7 @@ import { seedCatalogue } from '#server/db/seeds/catalogue'
 import { makeAngler, newRecoveryCode, plainCode, recover, signOut, standingOf } from './anglers'
 import { cursorOf, cursorText, forgetCall, keepCall, listCalls } from './calls'
 import { databaseState, unreadyFor } from './health'
+import { continueMoves } from './moves'
 import { syncEvents } from '#server/services/sync'
 import { listWaters } from './waters'
 
@@ -300,6 +301,7 @@ describe('who is asking', () => {
     expect(code).toMatch(/^([0-9A-HJKMNP-TV-Z]{5}-){3}[0-9A-HJKMNP-TV-Z]{5}$/)
     const sloppy = ` ${code.toLowerCase().replaceAll('-', ' ')} `
     expect(await recover(db, sloppy, other)).toEqual({ anglerId: mine, version: 0 })
+    await continueMoves(db, mine)
     expect((await listCalls(db, mine)).calls).toHaveLength(2)
     expect((await listCalls(db, other)).calls).toHaveLength(0)
     expect(await recover(db, code, null)).toMatchObject({ anglerId: mine })

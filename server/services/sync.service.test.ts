@@ -5,6 +5,7 @@ import { migrate } from '#server/db/migrate'
 import type { SyncEvent } from '#shared/schema/sync'
 import { chance } from '../../tests/reference/dice'
 import { newRecoveryCode, recover } from './anglers'
+import { continueMoves } from './moves'
 import { syncEvents } from './sync'
 
 let db: Database
@@ -120,7 +121,61 @@ describe('events of an angler', () => {
     await sync(from, [early])
     const { cursor } = await sync(to, [event(2)])
     await recover(db, await newRecoveryCode(db, to), from)
+    await continueMoves(db, to)
     expect((await readOn(to, cursor)).events).toEqual([early])
     expect((await readOn(from, null)).events).toEqual([])
+  })
+  it('move past a device that goes on sending and reading: it hears of every one', async () => {
+    const [from, to] = [await newAngler(), await newAngler()]
+    const theirs = Array.from({ length: 5000 }, (_, i) => event(i))
+    for (let i = 0; i < theirs.length; i += 1000) await sync(from, theirs.slice(i, i + 1000))
+    await recover(db, await newRecoveryCode(db, to), from)
+    const heard = new Set<string>()
+    let cursor: string | null = null
+    let moving = true
+    const reader = async () => {
+      for (let last = false; ; last = !moving) {
+        const page = await sync(to, [event()], cursor)
+        for (const e of page.events) heard.add(e.id)
+        cursor = page.cursor
+        if (last && !page.more) return
+      }
+    }
+    await Promise.all([reader(), continueMoves(db, to).finally(() => (moving = false))])
+    expect(theirs.filter(e => !heard.has(e.id))).toEqual([])
+  }, 60_000)
+  it('go on moving where it was broken off, with what came late, and on again to a third', async () => {
+    const [first, second, third] = [await newAngler(), await newAngler(), await newAngler()]
+    const events = [event(1), event(2), event(3)]
+    await sync(first, [events[0]!])
+    await recover(db, await newRecoveryCode(db, second), first)
+    // The process ended before anything moved; the second moved on before it began.
+    await recover(db, await newRecoveryCode(db, third), second)
+    await sync(second, [events[1]!])
+    await continueMoves(db, third)
+    await sync(second, [events[2]!])
+    await continueMoves(db, second)
+    expect((await readOn(third, null)).events.map(e => e.id).sort()).toEqual(events.map(e => e.id).sort())
+    expect((await readOn(first, null)).events).toEqual([])
+  })
+  it('that the database objects to are left out one by one, and the others kept', async () => {
+    const angler = await newAngler()
+    const good = [event(1), event(2)]
+    const bad = { ...event(3), kind: 'x'.repeat(60) as SyncEvent['kind'] }
+    const result = await sync(angler, [good[0]!, bad, good[1]!])
+    expect([...result.objected]).toEqual([bad.id])
+    expect((await readOn(angler, null)).events).toEqual(good)
+  })
+  it('are counted in the row whose turn is taken, however often they are sent', async () => {
+    const angler = await newAngler()
+    const events = Array.from({ length: 7 }, (_, i) => event(i))
+    await Promise.all([1, 2, 3].map(() => sync(angler, events)))
+    const row = await db.Angler.findByPk(angler)
+    expect([Number(row!.eventsKept), Number(row!.eventBytes)]).toEqual([
+      7,
+      events.reduce((n, e) => n + JSON.stringify(e.body).length, 0),
+    ])
+    const full = await syncEvents(db, angler, [event()], null, NOW, { events: 7, bytes: 1e9 })
+    expect(full.kind).toBe('quota')
   })
 })

@@ -1,5 +1,6 @@
 import { DatabaseError, Op, QueryTypes, type Transaction } from 'sequelize'
 import type { Database } from '#server/db/connection'
+import { inTime } from '#server/db/inTime'
 import type { EventRow } from '#server/db/models'
 import type { SyncEvent } from '#shared/schema/sync'
 import { AT_ONCE } from '#shared/sync'
@@ -140,10 +141,16 @@ export type SyncResult =
     }
 
 /**
+ * The exchange of `exchanged`, given up after as long as an answer may take: a database that is frozen inside its
+ * transaction holds nobody longer.
+ */
+export const syncEvents = (...asked: Parameters<typeof exchanged>): Promise<SyncResult> => inTime(exchanged(...asked))
+
+/**
  * Take an angler's events in and give out what came since the cursor, but for those just sent.
  * @param nowMs the server's clock
  */
-export async function syncEvents(
+async function exchanged(
   db: Database,
   anglerId: string,
   events: readonly SyncEvent[],
@@ -189,10 +196,10 @@ export async function moveEvents(db: Database, from: string, to: string, most: n
   return db.sequelize.transaction(async transaction => {
     await takeTurn(db, [from, to], transaction)
     const [row] = await db.sequelize.query<Record<'gone' | 'gone_bytes' | 'come' | 'come_bytes', string>>(
-      `with some as (select id from events where angler_id = :from order by seq limit :most),
-       moved as (
-         delete from events using some where events.angler_id = :from and events.id = some.id
-         returning events.id, kind, record_id, at, body, bytes, seq),
+      `with moved as (
+         delete from events where angler_id = :from and seq <= (
+           select max(seq) from (select seq from events where angler_id = :from order by seq limit :most) first_few)
+         returning id, kind, record_id, at, body, bytes, seq),
        put as (
          insert into events (angler_id, id, kind, record_id, at, body, bytes)
          select :to, id, kind, record_id, at, body, bytes from moved order by seq

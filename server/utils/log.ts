@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import { OutOfTimeError } from '#server/db/inTime'
 import pino, { type Logger } from 'pino'
 import { createStream } from 'rotating-file-stream'
 
@@ -57,4 +58,9 @@ export function errorWords(error: unknown): Record<string, unknown> {
     .find(line => line.includes('    at '))
     ?.trim()
   return { kind: error.name, code: original?.code ?? code, at }
+}
+
+/** A fault of work that goes on after its answer: it is tried again later, and nobody else would hear of it. */
+export function logLater(error: unknown): void {
+  if (!(error instanceof OutOfTimeError)) useLog().error(errorWords(error))
 }

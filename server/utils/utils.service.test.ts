@@ -17,7 +17,7 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 /** What Nitro gives every file of the server without an import. */
 const config = {
   databaseUrl: process.env.NUXT_DATABASE_URL,
-  session: { password: 'only-for-tests-only-for-tests-only-for-tests' },
+  session: { password: 'only-for-tests-only-for-tests-only-for-tests', older: '' },
 }
 for (const [name, value] of Object.entries({
   createError,
@@ -33,6 +33,7 @@ vi.stubEnv('PISCATOR_DEVICE_RATE', '3')
 vi.stubEnv('PISCATOR_TOTAL_RATE', '1000')
 
 const { anglerId, ensureAngler, knownAngler } = await import('./angler')
+const { cookieName, endSession, renewSession } = await import('./session')
 const { closeDatabase, database } = await import('./database')
 const { faultError, validatedBody, validatedParam } = await import('./validated')
 const { default: limits } = await import('#server/middleware/4.limits')
@@ -54,6 +55,22 @@ beforeAll(async () => {
     .get(
       '/known',
       defineEventHandler(async event => ({ id: await knownAngler(event) })),
+    )
+    .get(
+      '/device',
+      defineEventHandler(async event => {
+        const id = await knownAngler(event)
+        await renewSession(event)
+        return { id }
+      }),
+    )
+    .post(
+      '/sign-out',
+      defineEventHandler(async event => {
+        await signOut(database(), (await anglerId(event))!)
+        endSession(event)
+        return {}
+      }),
     )
     .post(
       '/ensure',
@@ -95,7 +112,10 @@ function device() {
     forget: () => (cookie = ''),
     cookie: () => cookie,
     async ask(path: string, init: RequestInit = {}) {
-      const response = await fetch(base + path, { ...init, headers: { ...init.headers, cookie } })
+      const response = await fetch(base + path, {
+        ...init,
+        headers: { 'content-type': 'application/json', ...init.headers, cookie },
+      })
       cookie = response.headers.getSetCookie()[0]?.split(';')[0] ?? cookie
       const text = await response.text()
       return {
@@ -132,6 +152,58 @@ describe('who is asking', () => {
     await signOut(database(), id)
     expect((await d.ask('/who')).body).toEqual({ id: null })
     expect((await d.ask('/known')).body.id).not.toBe(id)
+  })
+  it('is given its cookie anew once that has grown old, and never runs out while it is used', async () => {
+    const d = device()
+    const { id } = (await d.ask('/device')).body
+    const first = d.cookie()
+    const at = Date.now()
+    const clock = vi.spyOn(Date, 'now')
+    const after = async (days: number) => {
+      clock.mockReturnValue(at + days * 86_400_000)
+      return (await d.ask('/device')).body.id
+    }
+    expect([await after(0.5), d.cookie() === first]).toEqual([id, true])
+    expect([await after(300), d.cookie() === first]).toEqual([id, false])
+    expect(await after(650)).toBe(id)
+    clock.mockRestore()
+    expect((await (await fetch(`${base}/who`, { headers: { cookie: first } })).json()).id).toBe(id)
+  })
+  it('is still known when the secret is changed, by the older one, and gets a cookie of the new', async () => {
+    const d = device()
+    const { id } = (await d.ask('/device')).body
+    const old = config.session.password
+    const next = 'another-secret-another-secret-another-secret'
+    Object.assign(config.session, { password: next, older: `${old}, unused-unused-unused-unused-unused` })
+    expect((await d.ask('/who')).body).toEqual({ id })
+    expect((await d.ask('/device')).body).toEqual({ id })
+    expect(d.cookie()).toMatch(new RegExp(`^${cookieName(next)}=`))
+    config.session.older = ''
+    expect((await d.ask('/who')).body).toEqual({ id })
+    Object.assign(config.session, { password: old })
+    expect((await d.ask('/who')).body).toEqual({ id: null })
+  })
+  it('is named for its host alone over HTTPS, and knows itself again from before', async () => {
+    const d = device()
+    const { id } = (await d.ask('/device')).body
+    const plain = d.cookie()
+    const https = { headers: { 'x-forwarded-proto': 'https' } }
+    const { headers, body } = await d.ask('/device', https)
+    const cookies = headers.getSetCookie()
+    expect([body.id, cookies[0]!.startsWith('__Host-piscator-'), /; Secure/.test(cookies[0]!)]).toEqual([
+      id,
+      true,
+      true,
+    ])
+    expect(cookies[1]).toMatch(new RegExp(`^${plain.split('=')[0]}=; Max-Age=0`))
+    expect((await d.ask('/who', https)).body).toEqual({ id })
+  })
+  it('ends with signing out also where nothing was ever kept', async () => {
+    const d = device()
+    await d.ask('/device')
+    const copy = d.cookie()
+    await d.ask('/sign-out', { method: 'POST' })
+    expect((await (await fetch(`${base}/who`, { headers: { cookie: copy } })).json()).id).toBe(null)
   })
   it('is asked of one pool of connections', () => expect(database()).toBe(database()))
 })

@@ -45,7 +45,8 @@ const isDeeper = (value: unknown, most: number): boolean =>
   (most === 0 || Object.values(value).some(inner => isDeeper(inner, most - 1)))
 
 /** Hold input to a schema: its value, or a 422 with one entry per fault. */
-export const validated = <T>(schema: Joi.Schema<T>, input: unknown): T => unwrap(check(schema, input))
+export const validated = <T>(schema: Joi.Schema<T>, input: unknown, unread?: string): T =>
+  unwrap(check(schema, input, unread))
 
 /** A path parameter, validated. */
 export function validatedParam(event: H3Event, name: string, schema: Joi.Schema<string>): string {

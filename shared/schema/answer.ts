@@ -94,6 +94,9 @@ export const readingsAnswerSchema = Joi.object<ReadingsAnswer>({
   conflicts: list(Joi.object({ paths: list(Joi.string()).min(1), ...said })).description(
     'readings that no one water explains',
   ),
+  thinned: Joi.array()
+    .items(Joi.object({ path: text(), ...said }))
+    .description('long casts of a light meter of which some samples alone were worked at; absent where there are none'),
   next: group({ kind: text(), target: Joi.string().valid('white', 'black'), why: text() }).description(
     'the reading that would tell most',
   ),

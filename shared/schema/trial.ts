@@ -10,13 +10,16 @@ export interface OrderRequest {
   blocks: number
   castsPerSpell: number
   seed: number
+  anglers?: 1 | 2
 }
+const anglers = whole([1, 2], { name: 'The number of anglers', about: '1 when absent; two fish at once and swap' })
 export const orderSchema = schemaOf(
   group(
     {
       blocks: required(whole([1, 500], { name: 'The number of blocks' })),
       castsPerSpell: required(whole([1, 200], { name: 'The casts of a spell' })),
       seed: required(whole(SEEDS, { name: 'The seed', about: 'the same seed gives the same order' })),
+      anglers,
     },
     { name: 'The request' },
   ),
@@ -41,6 +44,7 @@ const blocks = schemaOf(
           least: 1,
         }),
       ),
+      anglers,
     },
     { name: 'The request' },
   ),
@@ -59,13 +63,24 @@ const number = () => Joi.number().required()
 const rate = () => Joi.object({ best: number(), low: number(), high: number() }).required()
 export const orderAnswerSchema = Joi.object({
   spells: Joi.array()
-    .items(Joi.object({ block: Joi.number().integer().required(), side: Joi.string().valid('a', 'b').required() }))
+    .items(
+      Joi.object({
+        block: Joi.number().integer().required(),
+        side: Joi.string().valid('a', 'b').required(),
+        spell: Joi.number().integer().min(1).max(2).description('for two: which of the block, fished by both at once'),
+        angler: Joi.number().integer().min(1).max(2).description('for two'),
+        position: Joi.string().valid('bow', 'stern').description('for two'),
+      }),
+    )
     .required(),
 })
 export const verdictAnswerSchema = Joi.object<Verdict>({
-  evidence: number().min(0).description('an e-value: reaches 20 by chance alone in fewer than 5 of 100 tests'),
+  evidence: number()
+    .min(0)
+    .description('an e-value, told up to 1e300: reaches 20 by chance alone in fewer than 5 of 100 tests'),
   verdict: Joi.string().valid('a', 'b', 'too-soon', 'alike').required(),
-  moreCasts: Joi.number().integer().min(0).required(),
+  moreCasts: Joi.number().integer().min(0).allow(null).required().description('null: more than a season’s'),
   rate: Joi.object({ a: rate(), b: rate() }).required().description('bites a cast: median, 5th and 95th percentile'),
-  chanceABetter: number().min(0).max(1),
+  chanceABetter: number().min(0).max(1).description('the odds if one stopped for good now'),
+  open: Joi.number().integer().min(0).required().description('blocks left out, their casts unequal so far'),
 })

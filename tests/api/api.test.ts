@@ -10,7 +10,7 @@ import { scoreScene } from '#core/kit/scenes'
 import { readWater } from '#core/evidence/readWater'
 import type { AnswerByReadings } from '#core/ranking/byReadings'
 import type { SyncAnswer } from '#shared/schema/sync'
-import { trialOrder } from '#core/trial/order'
+import { trialOrder, trialOrderOfTwo } from '#core/trial/order'
 import { trialVerdict } from '#core/trial/verdict'
 import { recommend } from '#core/ranking/recommend'
 import { type Server, freePort, startServer } from '../../tools/server'
@@ -109,6 +109,8 @@ describe('recommendations', () => {
     const { status, body } = await client.call('POST', '/trials/order', asked)
     expect(status).toBe(200)
     expect(body).toEqual({ spells: trialOrder(6, 42) })
+    const two = await client.call('POST', '/trials/order', { blocks: 6, castsPerSpell: 10, seed: 42, anglers: 2 })
+    expect(two.body).toEqual({ spells: trialOrderOfTwo(6, 42) })
     const blocks = [{ a: { casts: 10, bites: 1 }, b: { casts: 10, bites: 0 } }]
     const verdict = await client.call('POST', '/trials/verdict', { blocks })
     expect(verdict.body).toEqual(JSON.parse(JSON.stringify(trialVerdict(blocks))))
@@ -356,6 +358,37 @@ describe('what comes from elsewhere', () => {
     expect(await post({ 'sec-fetch-site': 'same-origin', 'origin': server.url })).toBe(200)
     expect(await post({})).toBe(200)
   })
+  it('sends JSON as JSON, and asks by an address that is one', async () => {
+    const sent = (type: string) =>
+      fetch(`${server.url}/api/v1/recommendations`, {
+        method: 'POST',
+        headers: { 'content-type': type },
+        body: JSON.stringify(ASKED),
+      }).then(r => r.status)
+    expect(
+      await Promise.all(
+        ['text/plain', 'application/json; charset=utf-8', 'application/x-www-form-urlencoded'].map(sent),
+      ),
+    ).toEqual([415, 200, 415])
+    const deep = await fetch(`${server.url}/api/v1/recommendations`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: '['.repeat(9000) + ']'.repeat(9000),
+    })
+    expect([deep.status, (await deep.json()).errors[0].code]).toEqual([422, 'too-deep'])
+    expect((await fetch(`${server.url}//api/v1`)).status).toBe(404)
+  })
+  it('can read the description as a page, and every file says what it is', async () => {
+    const page = await fetch(`${server.url}/api-page/`)
+    expect([page.status, page.headers.get('x-content-type-options')]).toEqual([200, 'nosniff'])
+    expect(await page.text()).toContain('swagger-ui-bundle.js')
+    const script = await fetch(`${server.url}/api-page/swagger-ui-bundle.js`)
+    expect([script.status, script.headers.get('x-content-type-options')]).toEqual([200, 'nosniff'])
+    expect((await fetch(`${server.url}/api/v1/nowhere`)).headers.get('x-content-type-options')).toBe('nosniff')
+    const secure = await fetch(server.url, { headers: { 'x-forwarded-proto': 'https' } })
+    expect(secure.headers.get('strict-transport-security')).toMatch(/max-age=\d+/)
+    expect((await fetch(server.url)).headers.get('strict-transport-security')).toBeNull()
+  })
   it('is answered by the method it asks with', async () => {
     const ask = (method: string, path: string) => fetch(`${server.url}/api/v1${path}`, { method })
     const head = await ask('HEAD', '/health')
@@ -399,6 +432,13 @@ describe('records of an angler', () => {
     expect(told.body.events).toEqual([a, b])
     expect((await sync(other, [], told.body.cursor)).body.events).toEqual([])
     expect((await sync(stranger, [])).body.events).toEqual([])
+  })
+  it('are known again by the device that sent them in capital letters', async () => {
+    const client = new Client(server.url)
+    const loud = event()
+    loud.id = loud.id.toUpperCase()
+    const { body } = await sync(client, [loud])
+    expect([body.accepted, body.events]).toEqual([[loud.id], []])
   })
   it('are refused one by one with their faults, and the others kept', async () => {
     const client = new Client(server.url)

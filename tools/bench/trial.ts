@@ -1,4 +1,4 @@
-import { type Block, SETTLES, lnEvidence, trialVerdict } from '#core/trial/verdict'
+import { type Block, type Casts, SETTLES, lnEvidence, trialVerdict } from '#core/trial/verdict'
 import { dice } from '../../tests/reference/dice'
 import { medianMs, table } from './timing'
 
@@ -19,6 +19,10 @@ const block = (casts: number, a: number, b: number, even: Even): Block => ({
   b: draw(casts, b, even),
 })
 
+/** A spell in which a school passes by, or not: equals whose bites come in bursts. */
+const burst = (casts: number, rate: number, even: Even, normal: Even): Casts =>
+  draw(casts, Math.min(0.95, rate * Math.exp(0.4 * normal()) * (even() < 1 / 3 ? 8 : 1)), even)
+
 /** After how many blocks of a test a winner would be called by one who looks after each; none: Infinity. */
 function calledAfter(blocks: number, casts: number, [a, b]: readonly [number, number], even: Even): number {
   const seen: Block[] = []
@@ -32,7 +36,7 @@ const percent = (of: readonly boolean[]) => `${((100 * of.filter(Boolean).length
 
 /** How often a fair test calls a winner among equals, how soon it finds a real difference, and how long it thinks. */
 export function benchTrial(): void {
-  const { even } = dice(18)
+  const { even, normal } = dice(18)
   const { tests, blocks, casts } = EQUALS
   const each = RATES.map(rate => {
     const called = Array.from(
@@ -48,6 +52,22 @@ export function benchTrial(): void {
       ...each.map(({ rate, called }) => [rate.toFixed(2), String(called.length), percent(called)]),
       ['all', String(tests), percent(each.flatMap(e => e.called))],
     ],
+  )
+  const bursts = ([0.02, 0.05, 0.1] as const).map(rate => {
+    const called = Array.from({ length: 700 }, () => {
+      const seen: Block[] = []
+      while (seen.length < blocks) {
+        seen.push({ a: burst(casts, rate, even, normal), b: burst(casts, rate, even, normal) })
+        if (lnEvidence(seen) >= Math.log(SETTLES)) return true
+      }
+      return false
+    })
+    return [rate.toFixed(2), String(called.length), percent(called)]
+  })
+  table(
+    'The same where a school passes in one spell of three and bites eight times as often (target: at most 5 %)',
+    ['bites a cast between', 'tests', 'a winner called'],
+    bursts,
   )
   const power = ([0.4, 0.2, 0.13, 0.1] as const).map(rate => {
     const after = Array.from({ length: REAL.tests }, () => calledAfter(REAL.blocks, REAL.casts, [rate, rate / 2], even))

@@ -93,9 +93,20 @@ pg_rows() { # url
     from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace) counts"
 }
 
+# Whether there is a cluster that holds records: what is only now made has none to back up.
+pg_has_records() { # name
+  [ -s "$(pg_home "$1")/data/PG_VERSION" ]
+}
+
+# How many anglers a database holds, or nothing where it holds no such table.
+pg_anglers() { # url
+  "$(pg_bin)/psql" "$1" -Atqc 'select count(*) from anglers' 2>/dev/null
+}
+
 # Dump the records into a file and prove it by restoring it into a scratch database.
 pg_backup() { # file
   local file="$1" bin scratch; bin="$(pg_bin)"; scratch="$PISCATOR_ADMIN_URL/piscator_scratch"
+  [ -n "$(pg_anglers "$PISCATOR_ADMIN_URL/piscator")" ] || fail "There are no records in $STATE to back up. Is it the right folder? (PISCATOR_STATE names it.)"
   (umask 077; "$bin/pg_dump" -Fc "$NUXT_DATABASE_OWNER_URL" > "$file.part") || { rm -f "$file.part"; fail "The dump failed."; }
   "$bin/psql" "$PISCATOR_ADMIN_URL/postgres" -qc 'drop database if exists piscator_scratch' -c 'create database piscator_scratch owner piscator_owner' 2>/dev/null
   "$bin/pg_restore" --exit-on-error --no-owner -d "$scratch" "$file.part" > /dev/null || fail "The dump could not be restored: it is no backup."
@@ -106,13 +117,18 @@ pg_backup() { # file
   say "Backed up to $file, and restored it into a scratch database to be sure: $after"
 }
 
-# Put a backup in the records' place. What was there stays as the database piscator_before.
+# Put a backup in the records' place. What was there stays, as a database named by the moment; the name is in KEPT_AS.
 pg_put_back() { # file
   local bin; bin="$(pg_bin)"
+  KEPT_AS="piscator_before_$(date -u +%Y%m%dt%H%M%S)"
   "$bin/psql" "$PISCATOR_ADMIN_URL/postgres" -qc 'drop database if exists piscator_new' -c 'create database piscator_new owner piscator_owner' 2>/dev/null
   "$bin/pg_restore" --exit-on-error --no-owner --role=piscator_owner -d "$PISCATOR_ADMIN_URL/piscator_new" "$1" > /dev/null ||
     fail "This file could not be restored. Your records are as they were."
-  "$bin/psql" "$PISCATOR_ADMIN_URL/postgres" -q -v ON_ERROR_STOP=1 -c 'drop database if exists piscator_before' \
-    -c 'alter database piscator rename to piscator_before' -c 'alter database piscator_new rename to piscator' 2>/dev/null ||
+  if [ -z "$(pg_anglers "$PISCATOR_ADMIN_URL/piscator_new")" ]; then
+    "$bin/psql" "$PISCATOR_ADMIN_URL/postgres" -qc 'drop database piscator_new'
+    fail "This file holds no records of Piscator: it was not put in their place. Your records are as they were."
+  fi
+  "$bin/psql" "$PISCATOR_ADMIN_URL/postgres" -q -v ON_ERROR_STOP=1 \
+    -c "alter database piscator rename to $KEPT_AS" -c 'alter database piscator_new rename to piscator' 2>/dev/null ||
     fail "The records are in use. Stop the app first:  ./run stop"
 }

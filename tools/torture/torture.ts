@@ -7,15 +7,16 @@ import pg from 'pg'
 import { v7 as newId } from 'uuid'
 import { Client } from '../../tests/api/client'
 import { table } from '../bench/timing'
-import { type Server, freePort, startServer } from '../server'
+import { type Server, freePort, startServer, uncaught } from '../server'
 import { testDatabase } from '../testDatabase'
+import { ATTACKS } from './attacks'
 import { freeze } from './database'
 import { INPUT, MARK } from './inputs'
 
 /**
- * `npm run torture [short] [inputs heavy idle full frozen load kills]`: what the server must survive, on loopback, in
- * a few minutes, printed as a table. `short` is what `./run test` holds. Ends with 1 where anything was not as it
- * must be.
+ * `npm run torture [short] [names]`: what the server must survive, on loopback, in some minutes, printed as a table.
+ * Names: inputs, heavy, idle, full, frozen, load, kills, and the attacks of attacks.ts. `short` is what `./run test`
+ * holds. Ends with 1 where anything was not as it must be.
  */
 const short = process.argv.includes('short')
 /** Only these, where any are named. */
@@ -157,6 +158,7 @@ async function frozen(server: Server, url: string): Promise<void> {
     ['GET', '/calls'],
     ['GET', '/waters'],
     ['PUT', `/calls/${newId()}`, call()],
+    ['POST', '/sync', { cursor: null, events: [] }],
   ]
   try {
     await Promise.all(
@@ -376,6 +378,8 @@ try {
   if (wanted('heavy')) await behindHeavy(server)
   if (wanted('idle')) await idle(server)
   if (wanted('full')) await full(server, env.NUXT_DATABASE_OWNER_URL!)
+  for (const [name, attack] of Object.entries(ATTACKS))
+    if (wanted(name)) await attack({ server, short, hold, ownerUrl: env.NUXT_DATABASE_OWNER_URL! })
   if (wanted('frozen')) await frozen(server, env.NUXT_DATABASE_URL!)
   await server.kill()
   server = await startServer()
@@ -385,5 +389,6 @@ try {
   await server.kill()
   if (!process.argv.includes('keep-database')) testDatabase('stop')
 }
+hold('what no server caught', `${uncaught()} lines`, uncaught() === 0)
 table('What the server survives', ['', 'found', ''], rows)
 process.exit(failed ? 1 : 0)

@@ -42,7 +42,7 @@ const headline = computed(() => {
   const r = result.value
   if (!r) return 'Nothing to look at before the first whole pair.'
   if (r.verdict === 'too-soon') return 'Too soon to call.'
-  if (r.verdict === 'alike') return 'Alike: no difference worth a lure.'
+  if (r.verdict === 'alike') return 'Alike: no difference you would notice.'
   return `${named(r.verdict)}, and looking early did not fool you.`
 })
 const account = computed(() => {
@@ -51,7 +51,11 @@ const account = computed(() => {
   const whole = (side: 'a' | 'b') => blocks.value.reduce((n, b) => n + b[side].bites, 0)
   const bites = `In whole pairs ${named('a')} has ${counted(whole('a'), 'bite')} and ${named('b')} ${whole('b')}.`
   const odds = `A fair bet that they differ stands at ${r.evidence.toFixed(1)}; at ${SETTLES} it is settled.`
-  const more = r.moreCasts ? ` About ${r.moreCasts} more casts if things go on as they have; they may not.` : ''
+  const more = r.moreCasts
+    ? ` About ${r.moreCasts} more casts if things go on as they have; they may not.`
+    : r.moreCasts === null
+      ? ' If things go on as they have it takes more casts than a season holds.'
+      : ''
   return `${bites} ${odds}${more}`
 })
 const spoilt = computed(() =>

@@ -125,6 +125,9 @@ function use() {
           <b>Reading {{ c.paths.map(p => Number(p.split('.')[1]) + 1).join(' and ') }}.</b>
           {{ c.text }}
         </p>
+        <p v-for="t in told.answer.thinned ?? []" :key="t.path" class="my-1 text-note text-ink2">
+          Reading {{ Number(t.path.split('.')[1]) + 1 }}: {{ t.text }}
+        </p>
         <h3 class="figure mt-2 text-value font-bold">Read next</h3>
         <p>{{ next }}</p>
         <h3 class="figure mt-3 text-value font-bold">Does the pick hang on it?</h3>

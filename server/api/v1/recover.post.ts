@@ -1,5 +1,4 @@
 import { recoverSchema } from '#shared/schema/call'
-import { inTime } from '#server/db/inTime'
 import { recover } from '#server/services/anglers'
 import { continueMoves } from '#server/services/moves'
 import { addressOf } from '#server/utils/address'
@@ -20,7 +19,7 @@ export default defineEventHandler(async event => {
   const db = database()
   // A device that has kept nothing has nothing to bring.
   const from = (await isKnownAngler(event)) ? await anglerId(event) : null
-  const session = await inTime(recover(db, code, from))
+  const session = await recover(db, code, from)
   if (!session) {
     await new Promise(resolve => setTimeout(resolve, WRONG_MS))
     throw faultError(422, [
@@ -29,6 +28,6 @@ export default defineEventHandler(async event => {
   }
   await writeSession(event, session)
   // What is not moved by then goes on by itself, and after a broken-off process with the next sync.
-  await inTime(continueMoves(db, session.anglerId), MOVING_MS).catch(() => {})
+  await continueMoves(db, session.anglerId, MOVING_MS).catch(logLater)
   return sendNoContent(event)
 })

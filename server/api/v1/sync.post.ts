@@ -1,4 +1,3 @@
-import { inTime } from '#server/db/inTime'
 import { continueMoves } from '#server/services/moves'
 import { type SyncResult, syncEvents } from '#server/services/sync'
 import { check } from '#shared/faults'
@@ -26,12 +25,12 @@ export default defineEventHandler(async (event): Promise<SyncAnswer> => {
   }
   underWay.set(device, mine + 1)
   try {
-    const { cursor = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES))
+    const { cursor = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES), 'events')
     const { good, refused } = await checkedEvents(events)
     const anglerId = await ensureAngler(event)
     const lowered = good.map(g => withSmallIds(g.event))
-    const result = await inTime(syncEvents(database(), anglerId, lowered, cursor, Date.now()))
-    void continueMoves(database(), anglerId).catch(() => {})
+    const result = await syncEvents(database(), anglerId, lowered, cursor, Date.now())
+    void continueMoves(database(), anglerId).catch(logLater)
     return answerOf(result, good, refused)
   } finally {
     const left = underWay.get(device)! - 1
