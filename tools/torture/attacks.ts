@@ -16,6 +16,10 @@ export interface Attack {
   hold: (what: string, found: string, ok: boolean) => void
 }
 
+export const memoryMB = (server: Server) => {
+  const status = readFileSync(`/proc/${server.process.pid}/status`, 'utf8')
+  return Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024
+}
 const pause = (ms: number) => new Promise(r => setTimeout(r, ms))
 const percentile = (values: number[], p: number) => {
   const sorted = [...values].sort((a, b) => a - b)
@@ -301,7 +305,9 @@ async function drawn({ server, hold, short }: Attack): Promise<void> {
         console.log(`  ${response.status} ${path}`, JSON.stringify(body).slice(0, 300), ajv.errorsText(is.errors))
     }
   }
+  const before = memoryMB(server)
   await Promise.all([worker(), worker()])
+  hold('memory after them', `${before.toFixed(0)} to ${memoryMB(server).toFixed(0)} MB`, memoryMB(server) < 600)
   const { faults, invalid, right, slowest } = found
   const words = `${right} right; ${faults} × 5xx, ${invalid} not as described, slowest ${(slowest / 1000).toFixed(1)} s`
   hold(`${many} requests drawn from the schemas`, words, !faults && !invalid && (short || slowest < 5000))

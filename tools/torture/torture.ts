@@ -1,6 +1,5 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { readFileSync } from 'node:fs'
 import { type Socket, connect } from 'node:net'
 import fc from 'fast-check'
 import pg from 'pg'
@@ -9,7 +8,7 @@ import { Client } from '../../tests/api/client'
 import { table } from '../bench/timing'
 import { type Server, freePort, startServer, uncaught } from '../server'
 import { testDatabase } from '../testDatabase'
-import { ATTACKS } from './attacks'
+import { ATTACKS, memoryMB } from './attacks'
 import { freeze } from './database'
 import { INPUT, MARK } from './inputs'
 
@@ -43,10 +42,6 @@ const pause = (ms: number) => new Promise(r => setTimeout(r, ms))
 const percentile = (values: number[], p: number) => {
   const sorted = [...values].sort((a, b) => a - b)
   return sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))] ?? 0
-}
-const memoryMB = (server: Server) => {
-  const status = readFileSync(`/proc/${server.process.pid}/status`, 'utf8')
-  return Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024
 }
 
 /** All calls of a device, page by page. */
