@@ -4,7 +4,7 @@ import { clockOf, endClockOf } from '#core/day/clock'
 import { cautionsOfDay } from '#core/day/cautions'
 import { type DayPlan, type DayScores, type Lanes, planDay, rulesOf } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
-import { type Day, type DayStep, whyAt } from '#core/day/scores'
+import { type Day, type DayStep, whyThrough } from '#core/day/scores'
 import type { Spell } from '#core/day/spells'
 import type { LureId } from '#core/lure/types'
 import type { COLOUR_MATTERS } from '#core/ranking/answer'
@@ -66,23 +66,11 @@ function gainOf(worth: readonly (readonly number[])[], spells: readonly Spell[],
   return gain
 }
 
-/**
- * The step of a spell in which its finish stands out most beside the one it is changed with; the middle of the day's
- * only spell, whose best hour may be its oddest.
- */
-function tellingStep(worth: readonly (readonly number[])[], spells: readonly Spell[], i: number): number {
-  const other = spells[i - 1] ?? spells[i + 1]
-  const { from, to, finish } = spells[i]!
-  if (!other) return middleFished(worth[finish]!, from, to)
-  const lead = (t: number) => worth[finish]![t]! - worth[other.finish]![t]!
-  let telling = from
-  for (let t = from; t < to; t++) if (lead(t) > lead(telling)) telling = t
-  return telling
-}
-
-function middleFished(worth: readonly number[], from: number, to: number): number {
+/** The steps of a spell that stand for its hours: two of its fished ones, or its only one. */
+function tellingSteps(worth: readonly number[], { from, to }: Spell): number[] {
   const fished = worth.flatMap((w, t) => (t >= from && t < to && w > 0 ? [t] : []))
-  return fished[fished.length >> 1] ?? from
+  if (fished.length < 3) return fished.slice(0, 1)
+  return [fished[Math.floor(fished.length / 4)]!, fished[Math.floor((3 * fished.length) / 4)]!]
 }
 
 /** What is said of a spell of a lane: its finish, why it is tied on, and what its change wins back. */
@@ -96,11 +84,11 @@ export function spellSaid(
   i: number,
 ): { finishId: string; why: string; gain: number } {
   const finishId = ids[spells[i]!.finish]!
-  const t = tellingStep(worth, spells, i)
-  const told = scores[l]![t]
+  const told = tellingSteps(worth[spells[i]!.finish]!, spells[i]!).filter(t => scores[l]![t])
+  const steps = told.map(t => day.steps[t]!)
   return {
     finishId,
-    why: told ? say(whyAt(r, day, day.steps[t]!, r.lures[l]!, finishId), r.units ?? 'metric') : '',
+    why: steps.length ? say(whyThrough(r, day, steps, r.lures[l]!, finishId), r.units ?? 'metric') : '',
     gain: gainOf(worth, spells, i, i > 0 ? rulesOf(r).changeCost : 0),
   }
 }

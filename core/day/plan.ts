@@ -6,8 +6,12 @@ import type { Day, StepScores } from '#core/day/scores'
 import { type ChangeRules, type Lane, type LanePlan, bestSpells } from '#core/day/spells'
 import { finishesOf } from '#core/lure/finish'
 
-/** Four minutes of fishing at a score of 0.6. */
-export const USUAL_CHANGE_COST = 0.04
+/** What a change has to win, score × hours: eight minutes of fishing at a score of 0.6. */
+export const USUAL_CHANGE_COST = 0.08
+/** No spell is shorter than this where nothing is asked, minutes: a change is to last. */
+const USUAL_LEAST_SPELL_MIN = 45
+/** What the day loses without it, as a share of its worth, under which a finish is not packed of itself. */
+const WORTH_PACKING = 0.01
 export const USUAL_PACK = 6
 
 /** What the engine says of every lure in every step, by lane and step; null ashore. */
@@ -44,7 +48,7 @@ const idsOf = ({ lure, finishIds }: DayLane, own: Day['own']): string[] =>
 
 export const rulesOf = (r: DayRequest): ChangeRules => ({
   changeCost: r.changeCost ?? USUAL_CHANGE_COST,
-  minSpellMin: r.minSpellMin ?? 0,
+  minSpellMin: r.minSpellMin ?? USUAL_LEAST_SPELL_MIN,
 })
 
 /** What a lane's spells are worth, score × hours. */
@@ -56,6 +60,18 @@ const worthOf = ({ worth }: Lane, { spells }: LanePlan, { changeCost }: ChangeRu
     },
     -changeCost * Math.max(0, spells.length - 1),
   )
+
+type Choosable = Parameters<typeof bestPack>[0]
+
+/** The best pack of the usual size, less what the day hardly loses without: smaller ones until all are worth it. */
+function worthPacking(held: Choosable, every: Choosable, rules: ChangeRules): number[][] {
+  const all = every.reduce((sum, { lane, finishes }) => sum + bestSpells(lane, finishes, rules).value, 0)
+  for (let most = USUAL_PACK; ; most--) {
+    const { chosen } = bestPack(held, most, rules)
+    const least = Math.min(...every.flatMap((of, l) => lostWithout(of, chosen[l]!, rules)))
+    if (most <= held.length || least >= WORTH_PACKING * all) return chosen
+  }
+}
 
 /**
  * Plan a day from what was scored: nothing here asks the optics, so that costs and packs can be tried at once. Changes
@@ -75,7 +91,7 @@ export function planDay(r: DayRequest, { steps, own }: Day, scores: DayScores, p
     const mine = pins.filter(p => p.lane === l)
     return { lane: { ...lane, worth: heldWorth(lane, lanes[l]!.ids, steps, mine) }, finishes }
   })
-  const { chosen } = bestPack(held, r.packMost ?? USUAL_PACK, rules)
+  const chosen = r.packMost === undefined ? worthPacking(held, every, rules) : bestPack(held, r.packMost, rules).chosen
   const packed = held.map(({ lane }, l) => {
     const plan = chosen[l]!.length ? bestSpells(lane, chosen[l]!, rules) : null
     return plan && { ...plan, value: worthOf(every[l]!.lane, plan, rules) }

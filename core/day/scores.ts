@@ -7,7 +7,7 @@ import type { COLOUR_MATTERS } from '#core/ranking/answer'
 import type { Finish } from '#core/lure/finish'
 import { colourMattersOf } from '#core/ranking/colourMatters'
 import { type Worked, rank } from '#core/ranking/recommend'
-import { bestReason, differs } from '#core/ranking/rotation'
+import { bestReason, differs, goodReasons } from '#core/ranking/rotation'
 import type { Request } from '#core/request/request'
 import { cautionsOf } from '#core/rules/advisories'
 import { lookAlikeGroups } from '#core/sight/likeness'
@@ -118,8 +118,26 @@ export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane)
   }
 }
 
-/** What speaks most for a finish in a step. */
-export function whyAt(r: DayRequest, day: Day, step: DayStep, lane: DayLane, finishId: string): Sentence {
-  const { ranked } = rank(requestAt(r, day, step, lane), day.own)
-  return bestReason(ranked.find(j => j.finish.id === finishId)!)
+/** A reason by what it says, whatever the figures in it. */
+const sameReason = (s: Sentence) => (s.code === 'custom' ? `custom ${s.params.id}` : s.code)
+
+/**
+ * What carries a finish through its hours: of what speaks for it in every one of some steps, what speaks most in all of
+ * them together; where nothing does, what speaks most in the first of them. The words are the first step's.
+ */
+export function whyThrough(r: DayRequest, day: Day, steps: readonly DayStep[], lane: DayLane, id: string): Sentence {
+  const each = steps.map(step => {
+    const { ranked, judge } = rank(requestAt(r, day, step, lane), day.own)
+    const mine = ranked.find(j => j.finish.id === id)!
+    return { best: bestReason(mine, judge), good: goodReasons(mine, judge) }
+  })
+  const [first, ...others] = each
+  let carries = { effect: 0, says: first!.best }
+  for (const { effect, says } of first!.good) {
+    const same = others.map(o => o.good.find(g => sameReason(g.says) === sameReason(says)))
+    if (same.some(g => !g)) continue
+    const together = effect + same.reduce((sum, g) => sum + g!.effect, 0)
+    if (together > carries.effect) carries = { effect: together, says }
+  }
+  return carries.says
 }

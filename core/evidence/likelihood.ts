@@ -119,6 +119,10 @@ function lightAt(waters: Possible, depthM: number, through: readonly (readonly n
   )
 }
 
+/** No meter tells colours further apart than this, as a logarithm of their ratio. */
+const MOST_LN_RATIO = 14
+const lnRatio = (a: number, b: number) => Math.max(-MOST_LN_RATIO, Math.min(MOST_LN_RATIO, Math.log(a) - Math.log(b)))
+
 type Light = Extract<Reading, { kind: 'light' }>
 /** A meter let down: how fast light falls, and each colour beside green. What is common to all samples is free. */
 function ofLight(waters: Possible, { samples }: Light): Float64Array {
@@ -151,7 +155,7 @@ function ofLight(waters: Possible, { samples }: Light): Float64Array {
     const coloured = samples.flatMap((s, i) => ((s[c] ?? 0) > 0 && (s.green ?? 0) > 0 ? [i] : []))
     if (coloured.length < 2) continue
     add(
-      coloured.map(i => Math.log(samples[i]![c]! / samples[i]!.green!)),
+      coloured.map(i => lnRatio(samples[i]![c]!, samples[i]!.green!)),
       coloured.map(i => seen[i]![at]!.map((v, w) => v - seen[i]![2]![w]!)),
       ERRORS.colourRatio,
       ERRORS.slope,

@@ -21,6 +21,11 @@ export interface KitSize {
   size: number
   /** Σ weight × best score in the kit ÷ Σ weight × best score of the whole catalogue. */
   share: number
+  /**
+   * The same against the middle of the catalogue: Σ weight × (best in the kit − middle) ÷ Σ weight × (best − middle), at
+   * least 0. What screens say, since by the share alone one finish covers nearly everything.
+   */
+  cover: number
   finishIds: string[]
   /** No kit of this size is better. */
   proven: boolean
@@ -50,8 +55,15 @@ interface LureScenes {
   ids: readonly string[]
   worth: Worth
   near: Set<number>
-  /** Σ weight × best of the catalogue. */
+  /** Σ weight × best of the catalogue, and of its middle. */
   best: number
+  middle: number
+}
+
+/** The middle of some scores: the median, of an even number the mean of the two. */
+function middleOf(scores: readonly number[]): number {
+  const sorted = [...scores].sort((a, b) => a - b)
+  return (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2
 }
 
 function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): LureScenes[] {
@@ -65,6 +77,7 @@ function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): 
       worth: ids.map((_, f) => Float64Array.from(of, s => s.weight * s.scores[f]!)),
       near: new Set(of.flatMap(s => s.near)),
       best: of.reduce((sum, s) => sum + s.weight * Math.max(...s.scores), 0),
+      middle: of.reduce((sum, s) => sum + s.weight * middleOf(s.scores), 0),
     }
   })
 }
@@ -88,6 +101,7 @@ function gainsOver(worth: Worth, owned: readonly number[], f: number): number {
 export function* kitSteps(scenes: readonly SceneScores[], ask: KitAsk): Generator<KitProgress, KitAnswer> {
   const lures = byLure(scenes, ask.extra)
   const total = lures.reduce((s, l) => s + l.best, 0)
+  const middle = lures.reduce((s, l) => s + l.middle, 0)
   const keep = new Set(ask.keep)
   const drop = new Set(ask.drop)
   const owned = ask.owned && new Set(ask.owned)
@@ -144,7 +158,9 @@ export function* kitSteps(scenes: readonly SceneScores[], ask: KitAsk): Generato
     const size = n + elsewhere.length
     if (!kit || size < least) return []
     const { ids, value, proven } = kit
-    return [{ size, share: total > 0 ? rounded(value / total, 6) : 0, finishIds: ids, proven }]
+    const share = total > 0 ? rounded(value / total, 6) : 0
+    const cover = total > middle ? rounded(Math.max(0, (value - middle) / (total - middle)), 6) : 0
+    return [{ size, share, cover, finishIds: ids, proven }]
   })
 
   const gaps = owned

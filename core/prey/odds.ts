@@ -54,6 +54,9 @@ const BASS: Record<Exclude<Phase, 'spring'>, Odds> = {
   summer: { 'shad': 4, 'sunfish': 3, 'crawfish': 1.5, 'frog': 1, 'golden-shiner': 0.8, 'shiner': 0.8, 'insect': 0.3 },
   autumn: { 'shad': 7, 'shiner': 1.2, 'crawfish': 1, 'sunfish': 1, 'golden-shiner': 0.8, 'frog': 0.5, 'herring': 0.5 },
 }
+/** Where gobies live they are the half and more of what smallmouth eat (Lake Erie and Ontario diets; weight ours). */
+const SMALLMOUTH_AT_LEAST: Odds = { goby: 14 }
+const BASS_AT_LEAST: Odds = { goby: 1.5 }
 const SMALLMOUTH_TILT: Odds = { 'crawfish': 1.8, 'sunfish': 0.5, 'frog': 0.2, 'yellow-perch': 1.6 }
 const STRIPED_TILT: Odds = { shad: 2, herring: 8, crawfish: 0.1, sunfish: 0.1, frog: 0, insect: 0, fry: 0.2 }
 const CRAPPIE: Odds = { shad: 4, shiner: 3, fry: 2, insect: 2.5 }
@@ -89,11 +92,11 @@ function priorIn(species: SpeciesId, phase: Phase): Odds {
   const bass = BASS[nesting(phase)]
   switch (species) {
     case 'largemouth-bass':
-      return bass
+      return tilted(bass, {}, BASS_AT_LEAST)
     case 'spotted-bass':
       return tilted(bass, { herring: 2, frog: 0.4, sunfish: 0.7 }, { herring: 0.4 })
     case 'smallmouth-bass':
-      return tilted(bass, SMALLMOUTH_TILT)
+      return tilted(bass, SMALLMOUTH_TILT, SMALLMOUTH_AT_LEAST)
     case 'striped-bass':
       return tilted(bass, STRIPED_TILT, { herring: 1, menhaden: 0.5 })
     case 'crappie':

@@ -30,7 +30,7 @@ function lookOf({ opacity, flash, vivid, tone }: Traits) {
   if (opacity === 'translucent') return 'vanish'
   if (flash === 'high') return 'flash'
   if (vivid) return 'glow'
-  return tone === 'dark' ? 'dark' : 'show'
+  return ({ light: 'pale', mid: 'middling', dark: 'dark' } as const)[tone]
 }
 
 /** What to change once colour has had its chance: sound where the lure has one to choose, else size, then speed. */

@@ -1,3 +1,4 @@
+import { lureType } from '#core/lure/types'
 import type { Answer } from '#core/ranking/answer'
 import type { Moment } from '#core/schools/school'
 import type { Measured } from '#core/sight/measure'
@@ -8,6 +9,8 @@ const LITTLE = 0.3
 const MUCH = 0.62
 /** Shares of the box told apart below which it cannot matter more than a little, or than some. */
 const TOLD = { some: 0.15, much: 0.45 } as const
+/** Below so many times the disc depth only light and dark are left to look at. */
+const DEEP = 3
 const PRESSURE = { low: -0.06, normal: 0, high: 0.12 } as const
 
 /**
@@ -25,9 +28,20 @@ export function colourMattersOf(
   const score = 0.6 * told + 0.2 * g.slow + 0.2 * g.clear + PRESSURE[c.pressure] - 0.3 * g.night
   const box = { finishes, distinct }
   if (score < LITTLE || told < TOLD.some) {
-    return { level: 'little', ...said({ code: 'matters.little', params: { ...box, lure: c.lure } }, c.units) }
+    return {
+      level: 'little',
+      ...said(
+        {
+          code: 'matters.little',
+          params: { ...box, lure: c.lure, what: lureType(c.lure).powers.includes('spins') ? 'thump' : 'size' },
+        },
+        c.units,
+      ),
+    }
   }
-  return score < MUCH || told < TOLD.much
+  // Under a mat, or far below what the light reaches, nobody gets a long look at a colour.
+  const hidden = c.canopy === 'mat' || c.depthM > DEEP * c.visibilityM
+  return score < MUCH || told < TOLD.much || hidden
     ? { level: 'some', ...said({ code: 'matters.some', params: box }, c.units) }
     : { level: 'much', ...said({ code: 'matters.much', params: box }, c.units) }
 }

@@ -6,14 +6,16 @@ import type { DressUp } from '#core/ranking/answer'
 import type { Judge, Judged } from '#core/ranking/judge'
 import { rounded } from '#core/numeric/rounded'
 import { type PreyLook, measure } from '#core/sight/measure'
-import type { Scene } from '#core/sight/scene'
-import type { UnitSystem } from '#core/units'
+import type { Moment } from '#core/schools/school'
+import { clarityWord } from '#core/water/words'
 import { type Sentence, type SentenceCode, said } from '#core/words/sentence'
 
 interface Change {
   part: Part
   coat: string
-  says: (pastFirst: boolean) => Sentence
+  says: Sentence
+  /** Only where it is worth doing at all. */
+  when?: (m: Moment) => boolean
   /** Only over metal; only on this group of lures, or on any but this one. */
   from?: 'metal'
   only?: LureType['group']
@@ -21,13 +23,17 @@ interface Change {
 }
 
 type Tinted = 'dress.throat' | 'dress.dip-tail' | 'dress.feather' | 'dress.trailer'
-const tinted = (code: Tinted, colour: string) => (pastFirst: boolean) => ({ code, params: { colour, pastFirst } })
+const tinted = (code: Tinted, colour: string): Sentence => ({ code, params: { colour } })
 type Bare = Exclude<Extract<SentenceCode, `dress.${string}`>, Tinted>
-const bare = (code: Bare) => (pastFirst: boolean) => ({ code, params: { pastFirst } })
+const bare = (code: Bare): Sentence => ({ code, params: {} })
+
+/** Blades are blackened for fish that see far and have seen them before, never where flash is all there is. */
+const isClearAndWary = ({ conditions: c }: Moment) =>
+  ['clear', 'gin'].includes(clarityWord(c.visibilityM)) && c.pressure !== 'low'
 
 /** Small changes an angler can make at the water, as coats on a part that is already there. */
 const CHANGES: readonly Change[] = [
-  { part: 'blade', coat: 'black', says: bare('dress.blacken-blades'), from: 'metal' },
+  { part: 'blade', coat: 'black', says: bare('dress.blacken-blades'), from: 'metal', when: isClearAndWary },
   { part: 'blade', coat: 'gold', says: bare('dress.gold-blades') },
   { part: 'blade', coat: 'silver', says: bare('dress.silver-blades') },
   { part: 'chin', coat: 'orange', says: tinted('dress.throat', 'orange') },
@@ -51,14 +57,17 @@ const BARS = { part: 'flank', add: '+black*0.15', says: bare('dress.bars') } as 
 const WORTH_IT = 0.012
 const MOST = 4
 
-/** Try the changes on the best picks; offer those that raise the score, best first, with the gain. */
+/**
+ * Try the changes on the best picks; offer those that raise the score, best first, with the gain. One that would lift a
+ * lower pick past the first is not offered: the first is what to tie on, dressed or not.
+ */
 export function dressUpsOf(
   best: readonly Judged[],
-  scene: Scene,
+  moment: Moment,
   prey: readonly PreyLook[],
   judge: Judge,
-  units: UnitSystem,
 ): DressUp[] {
+  const { units } = moment.conditions
   const out: DressUp[] = []
   for (const j of best) {
     const coats = Object.fromEntries(j.finish.parts.map(p => [p.part, p.coat]))
@@ -69,6 +78,7 @@ export function dressUpsOf(
         (c.part !== 'blade' || powers.includes('spins')) &&
         coats[c.part] !== parseCoat(c.coat) &&
         (c.from !== 'metal' || coats[c.part]!.material === 'metallic') &&
+        (!c.when || c.when(moment)) &&
         (!c.only || c.only === group) &&
         c.not !== group,
     )
@@ -84,11 +94,10 @@ export function dressUpsOf(
         j.finish.mark,
         j.finish.mimics,
       )
-      const { score } = judge.judge(measure(dressed, scene, prey))
+      const { score } = judge.judge(measure(dressed, moment.scene, prey))
       const gain = score - j.score
-      if (gain < WORTH_IT) continue
-      const says = t.says(j !== best[0] && score > best[0]!.score)
-      out.push({ finishId: j.finish.id, ...said(says, units), gain: rounded(gain), part: t.part, coat: t.coat })
+      if (gain < WORTH_IT || (j !== best[0] && score > best[0]!.score)) continue
+      out.push({ finishId: j.finish.id, ...said(t.says, units), gain: rounded(gain), part: t.part, coat: t.coat })
     }
   }
   return out.sort((a, b) => b.gain - a.gain).slice(0, MOST)

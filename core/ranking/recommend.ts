@@ -23,7 +23,7 @@ import { buildScene } from '#core/sight/scene'
 import { said } from '#core/words/sentence'
 
 /** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
-export const ENGINE_VERSION = '2026.11.4'
+export const ENGINE_VERSION = '2026.12.0'
 
 /** A ranking with its working still attached, for the screen. */
 export interface Worked {
@@ -100,7 +100,7 @@ export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answ
   const boatSide = boatSideOf(ranked[0]!, moment)
   return {
     closeCall: closeCallOf(ranked, twins, units),
-    rotation: rotationOf(ranked, moment, twins),
+    rotation: rotationOf(ranked, moment, twins, judge),
     lookAlikes: alike.map(g => g.map(m => m.finish.id)),
     disagreements: disagreementsOf(ranked, moment, twins),
     turning: turning && said(turning, units),
@@ -112,7 +112,7 @@ export function restOfAnswer({ moment, judge, ranked, prey }: Worked): Omit<Answ
     advisories: advisoriesOf(moment).map(({ kind, sentence }) => ({ kind, ...said(sentence, units) })),
     boatSide: boatSide && said(boatSide, units),
     next: said(nextOf(moment), units),
-    dressUps: dressUpsOf(ranked.slice(0, 3), moment.scene, prey, judge, units),
+    dressUps: dressUpsOf(ranked.slice(0, 3), moment, prey, judge),
   }
 }
 

@@ -1,8 +1,9 @@
-import type { SchoolId } from '#core/words/schools'
+import { clarityWord } from '#core/water/words'
+import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
 import { type Sentence, codeOf, plainly, say } from '#core/words/sentence'
 import { lureType } from '#core/lure/types'
 import type { RodOut, Role } from '#core/ranking/answer'
-import type { Judged } from '#core/ranking/judge'
+import type { Judge, Judged } from '#core/ranking/judge'
 import { finishOut } from '#core/ranking/finishOut'
 import type { Moment } from '#core/schools/school'
 import { type Measured, apartJnd, firstFamily } from '#core/sight/measure'
@@ -77,17 +78,23 @@ function bestUnlike(
 
 const stance = (j: Judged, id: SchoolId) => j.stances[id].value
 
+/** What speaks for a finish, and is not contradicted by the optics. */
+export const goodReasons = (j: Judged, judge: Judge): { effect: number; says: Sentence }[] =>
+  j.because
+    .filter(b => b.effect > 0 && !(b.custom && judge.verdict(b.custom) === 'contradicts'))
+    .map(({ effect, says }) => ({ effect, says: says() }))
+
 /** What speaks most for a finish. */
-export function bestReason(j: Judged): Sentence {
-  const good = j.because.filter(b => b.effect > 0)
-  return good.length ? good.reduce((a, b) => (b.effect > a.effect ? b : a)).says() : plainly('rod.best')
+export function bestReason(j: Judged, judge: Judge): Sentence {
+  const good = goodReasons(j, judge)
+  return good.length ? good.reduce((a, b) => (b.effect > a.effect ? b : a)).says : plainly('rod.best')
 }
 
 /**
  * Three rods that differ in kind: the first pick; a switch that is good and different; and an odd one for when both
  * are refused, picked for being unlike both and for provoking.
  */
-export function rotationOf(ranked: readonly Judged[], moment: Moment, twins: Twins): RodOut[] {
+export function rotationOf(ranked: readonly Judged[], moment: Moment, twins: Twins, judge: Judge): RodOut[] {
   const { units } = moment.conditions
   const first = ranked[0]!
   const second = bestUnlike(ranked, [first], twins, j => j.score + 0.2 * differs(j, first))
@@ -95,7 +102,7 @@ export function rotationOf(ranked: readonly Judged[], moment: Moment, twins: Twi
     ranked,
     [first, second],
     twins,
-    j => 0.35 * j.score + 0.5 * stance(j, 'reaction') + 0.2 * stance(j, 'contrast'),
+    j => 0.35 * j.score + 0.5 * stance(j, 'reaction') + 0.2 * stance(j, 'contrast') + suits(j, moment),
   )
   const rod = (role: Role, j: Judged, why: Sentence, when: Sentence): RodOut => ({
     role,
@@ -106,7 +113,12 @@ export function rotationOf(ranked: readonly Judged[], moment: Moment, twins: Twi
     says: { why: codeOf(why), when: codeOf(when) },
   })
   return [
-    rod('first', first, bestReason(first), plainly('rod.start')),
+    rod(
+      'first',
+      first,
+      bestReason(first, judge),
+      plainly(isCompromise(first, ranked) ? 'rod.start-between' : 'rod.start'),
+    ),
     rod(
       'switch',
       second,
@@ -121,6 +133,20 @@ export function rotationOf(ranked: readonly Judged[], moment: Moment, twins: Twi
     ),
   ]
 }
+
+/** What the third rod is not, or is above all, in some waters: no quiet green in mud; the dark spoon of the winter. */
+function suits(j: Judged, { conditions: c }: Moment): number {
+  const isQuietGreen = j.finish.families[0] === 'olive'
+  if (isQuietGreen && clarityWord(c.visibilityM) === 'mud') return -1
+  const isDarkSpoon = c.lure === 'jigging-spoon' && j.finish.traits.tone === 'dark'
+  return isDarkSpoon && c.phase === 'winter' ? 0.4 : 0
+}
+
+/** A first pick counts as a school's where it is among so many of its own. */
+const FIRST_FEW = 5
+/** Whether the first pick is among no school's first few: what all can live with. */
+const isCompromise = (first: Judged, ranked: readonly Judged[]) =>
+  SCHOOL_IDS.every(id => ranked.filter(j => stance(j, id) > stance(first, id)).length >= FIRST_FEW)
 
 /** Where the water hides every difference of colour: what else there is to change. */
 const hidden = (m: Measured, { conditions: c }: Moment): Sentence => ({

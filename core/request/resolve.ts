@@ -32,6 +32,8 @@ export interface Conditions {
   /** null where it was not given: nothing is said then that hangs on it. */
   temperatureC: number | null
   salinity: Salinity
+  /** Where the temperature has been going; null where it was not given. */
+  trend: Request['water']['trend'] | null
   /** null where it was not given. */
   tide: Tide | null
   pressure: Pressure
@@ -96,6 +98,23 @@ const seasonOf = (r: Request, speciesId: SpeciesId, dated: Dated | null): Season
     latitudeDeg: dated?.at.latitudeDeg,
   })
 
+/** Of a phase before the fry are there, what their being seen leaves to it. Ours. */
+const BEFORE_FRY = 0.15
+/** Fry seen say that at least some have spawned: what was before goes on to after it. */
+function withFry(shares: PhaseShares): PhaseShares {
+  const { prespawn = 0, spawn = 0, postspawn = 0 } = shares
+  const moved = (1 - BEFORE_FRY) * (prespawn + spawn)
+  if (!moved) return shares
+  return {
+    ...shares,
+    prespawn: BEFORE_FRY * prespawn,
+    spawn: BEFORE_FRY * spawn,
+    postspawn: postspawn + moved,
+  }
+}
+const leading = (shares: PhaseShares) =>
+  (Object.entries(shares) as [Phase, number][]).reduce((a, b) => (b[1] > a[1] ? b : a))[0]
+
 /** Fill the gaps of a request by the contract's defaults and by inference, saying what was assumed. */
 export function resolve(r: Request): Conditions {
   const assumed: Assumption[] = []
@@ -110,8 +129,9 @@ export function resolve(r: Request): Conditions {
 
   const speciesId = r.species ?? 'largemouth-bass'
   const season = r.season ? null : seasonOf(r, speciesId, dated)
-  const phase = season?.phase ?? setSeason(r.season!, speciesId)
-  const phases = season?.shares ?? { [phase]: 1 }
+  const guarded = season && r.clues?.includes('fry') && species(speciesId).nests
+  const phases = guarded ? withFry(season.shares) : (season?.shares ?? { [setSeason(r.season!, speciesId)]: 1 })
+  const phase = leading(phases)
   if (season) {
     assumed.push({
       path: 'season',
@@ -123,10 +143,12 @@ export function resolve(r: Request): Conditions {
   const clues = r.clues ?? []
   const prey = preyOdds({ species: speciesId, phases, salinity, listed: r.water.prey, given: r.forage, clues })
   if (!r.forage?.length || clues.length) {
+    const named = prey.shares.filter(s => s.share >= NAMED_SHARE)
+    const rest = rounded(1 - named.reduce((sum, s) => sum + rounded(s.share, 2), 0), 2)
     assumed.push({
       path: 'forage',
-      value: prey.shares.filter(s => s.share >= NAMED_SHARE).map(s => ({ kind: s.kind, share: rounded(s.share, 2) })),
-      because: { code: 'assumed.forage', params: { from: prey.from, clues: prey.moved.map(m => m.clue) } },
+      value: named.map(s => ({ kind: s.kind, share: rounded(s.share, 2) })),
+      because: { code: 'assumed.forage', params: { from: prey.from, clues: prey.moved.map(m => m.clue), rest } },
     })
   }
   if (species(speciesId).assumed) {
@@ -148,6 +170,10 @@ export function resolve(r: Request): Conditions {
     null,
     plainly('assumed.temperature'),
   )
+  const tide =
+    salinity === 'fresh'
+      ? (r.water.tide ?? null)
+      : given<Tide | null>('water.tide', r.water.tide, null, plainly('assumed.tide'))
   const wind = given('light.wind', r.light.wind, sky.wind, plainly('assumed.wind'))
   const canopy = given('light.canopy', r.light.canopy, sky.canopy, plainly('assumed.canopy'))
   const facing = given('light.facing', r.light.facing, 'any', plainly('assumed.facing'))
@@ -168,7 +194,8 @@ export function resolve(r: Request): Conditions {
     tint: r.water.tint,
     temperatureC,
     salinity,
-    tide: r.water.tide ?? null,
+    trend: r.water.trend ?? null,
+    tide,
     pressure,
     sky: r.light.sky,
     cloud: sky.cloud,

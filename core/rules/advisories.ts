@@ -4,6 +4,7 @@ import { shareOf } from '#core/prey/odds'
 import type { Moment } from '#core/schools/school'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import { type LineId, lineSightM } from '#core/sight/line'
+import { FELT_M } from '#core/sight/view'
 import { type ClarityWord, clarityWord } from '#core/water/words'
 import { type PlainCode, type Sentence, plainly } from '#core/words/sentence'
 
@@ -48,7 +49,21 @@ const seesFar = (m: Moment) => inWater(m, 'clear', 'gin')
 const isDirty = (m: Moment) => inWater(m, 'dirty', 'mud')
 const seesLittle = (m: Moment) => isDirty(m) || m.grades.night > 0.5
 const isInWeed = (m: Moment) => BACKGROUNDS[m.conditions.background].kind === 'weed'
+const isOverWeed = (m: Moment) => ['green-weed', 'brown-weed'].includes(m.conditions.background)
+/** Where nobody wades, whatever the depth. */
+const isBoatOnly = (m: Moment) => m.conditions.waterM !== null && m.conditions.waterM > 1.5
+/** Fish that are often kept to eat, as black bass seldom are. */
+const oftenKept = (m: Moment) => !m.conditions.species.endsWith('th-bass') && m.conditions.species !== 'spotted-bass'
 const tideRuns = (m: Moment) => m.conditions.tide === 'rising' || m.conditions.tide === 'falling'
+
+/** Where the water is being left by warmth: a front has gone through, or the year is going down. */
+const isFalling = (m: Moment) => m.conditions.trend === 'falling'
+const isNight = (m: Moment) => m.grades.night > 0.5
+/** Cold enough that nothing chases: below this, °C, black bass and their like take what hardly moves. Ours. */
+const SLUGGISH_C = 12
+const isSluggish = (m: Moment) => colder(m, SLUGGISH_C)
+const isSlow = (m: Moment) => type(m).pace === 'slow'
+const isWary = (m: Moment) => m.conditions.pressure === 'high'
 
 const isFrog = (m: Moment) => is(m, 'walking-frog', 'popping-frog')
 const isPlug = (m: Moment) => is(m, 'walking-topwater', 'popper', 'buzzbait')
@@ -79,6 +94,15 @@ const LURE_WINDOW: readonly Rule[] = [
   when(m => is(m, 'walking-frog') && m.conditions.wind === 'chop', 'window.walking-frog-chop'),
   whenTemperature(m => isFrog(m) && colder(m, 15), 'window.frog-cold'),
   whenTemperature(m => isPlug(m) && !type(m).salt && colder(m, 13), 'window.topwater-cold'),
+  when(
+    m =>
+      isPlug(m) &&
+      m.grades.sunny > 0.7 &&
+      m.conditions.sunElevationDeg > 35 &&
+      m.conditions.canopy === 'open' &&
+      m.grades.windy < 0.5,
+    'window.topwater-noon',
+  ),
   when(m => is(m, 'swim-jig') && m.conditions.phase === 'spawn', 'window.swim-jig-beds'),
   when(m => is(m, 'swim-jig') && warmer(m, 24), 'window.swim-jig-warm'),
   when(m => is(m, 'swim-jig') && isDirty(m), 'window.swim-jig-dirty'),
@@ -86,7 +110,10 @@ const LURE_WINDOW: readonly Rule[] = [
     m => is(m, 'swim-jig') && m.conditions.phase === 'autumn' && shareOf(m.conditions.prey.shares, 'shad') > 0.4,
     'window.swim-jig-shad',
   ),
-  when(m => is(m, 'spinnerbait') && seesFar(m) && m.grades.windy < 0.3, 'window.spinnerbait-clear'),
+  when(
+    m => is(m, 'spinnerbait') && seesFar(m) && m.grades.windy < 0.3 && m.grades.sunny > 0.5,
+    'window.spinnerbait-clear',
+  ),
   when(
     m => is(m, 'spinnerbait') && m.conditions.background === 'green-weed' && m.grades.clear > 0.5,
     'window.spinnerbait-grass',
@@ -113,23 +140,33 @@ const firstOf =
 /** Only of lures that make a sound that can be chosen. */
 const SOUND: readonly Rule[] = [
   firstOf(
+    when(m => can(m, 'rattles') && isFalling(m) && !seesLittle(m), 'sound.front'),
     when(m => can(m, 'rattles') && seesLittle(m), 'sound.loud'),
     when(m => can(m, 'spins') && seesLittle(m), 'sound.thump'),
-    when(m => can(m, 'rattles') && seesFar(m) && m.grades.windy < 0.3, 'sound.silent'),
-    when(m => can(m, 'rattles') && m.conditions.pressure === 'high', 'sound.knock'),
-    when(m => can(m, 'rattles') && warmer(m, 18), 'sound.tight'),
+    when(m => can(m, 'rattles') && seesFar(m) && m.conditions.wind === 'calm', 'sound.silent'),
+    when(m => can(m, 'rattles') && isWary(m), 'sound.knock'),
+    when(m => can(m, 'rattles') && hearsHigher(m) && warmer(m, 18), 'sound.drums'),
   ),
 ]
 
 const SIZE: readonly Rule[] = [
   firstOf(
-    when(isDirty, 'size.bigger'),
-    when(m => seesFar(m) && m.conditions.pressure === 'high', 'size.smaller'),
+    when(m => isFalling(m) && !isDirty(m), 'size.smaller-falling'),
+    when(m => isDirty(m) && !is(m, 'crappie-jig') && !(isSlow(m) && isSluggish(m)) && !isFalling(m), 'size.bigger'),
+    when(m => seesFar(m) && isWary(m), 'size.smaller'),
   ),
 ]
 
 /** A leader is worth its knot where it shows from this much less far than the braid that shows least. */
 const WORTH_A_KNOT = 0.8
+
+/**
+ * How near a fish comes to look, as a share of the distance at which it usually decides: what hangs there is looked at
+ * from close by, what rushes past is not. Ours.
+ */
+const INSPECTED = { slow: 0.3, steady: 0.6, fast: 1 } as const
+/** However far it sees, it comes this near to what is slow or steady before it takes it, m. Ours. */
+const NEARER_M = { slow: 0.3, steady: 0.7, fast: Infinity } as const
 
 /** One sentence on the line, after the same optics: from how far each shows beside the lure. */
 const LINE: readonly Rule[] = [
@@ -144,10 +181,17 @@ const LINE: readonly Rule[] = [
     const cover = isInWeed(m) || m.conditions.canopy === 'mat'
     if (cover) return { code: 'line.cover', params }
     const braidM = Math.min(params.greenBraidM, params.yellowBraidM, params.redBraidM)
-    const inspected = braidM > m.conditions.fishM && params.leaderM < WORTH_A_KNOT * braidM
+    if (braidM < FELT_M) return plainly('line.hidden')
+    const { pace } = type(m)
+    const inspectedM = Math.min(NEARER_M[pace], INSPECTED[pace] * m.conditions.fishM)
+    const inspected = braidM > inspectedM && params.leaderM < WORTH_A_KNOT * braidM
     return { code: inspected ? 'line.leader' : 'line.braid', params }
   },
 ]
+
+/** Fish that hear above what black bass do: drum and seatrout (Ramcharitar, Higgs & Popper 2006). */
+const hearsHigher = (m: Moment) => ['red-drum', 'seatrout'].includes(m.conditions.species)
+const isOnBeds = (m: Moment) => m.conditions.phase === 'spawn' && species(m.conditions.species).nests
 
 const isLit = (m: Moment) => m.conditions.lamps && m.grades.night > 0.3
 
@@ -158,10 +202,15 @@ const RETRIEVE: readonly Rule[] = [
     when(isPlug, 'retrieve.topwater'),
     when(m => is(m, 'swim-jig'), 'retrieve.swim-jig'),
     when(m => is(m, 'jigging-spoon'), 'retrieve.lift'),
+    when(m => type(m).bottom && isOnBeds(m), 'retrieve.beds'),
     when(m => type(m).bottom, 'retrieve.fall'),
+    when(m => is(m, 'crappie-jig'), 'retrieve.hold'),
     when(tideRuns, 'retrieve.tide'),
-    when(isDirty, 'retrieve.cover-water'),
     when(m => is(m, 'jerkbait', 'inshore-twitchbait'), 'retrieve.pause'),
+    when(m => is(m, 'deep-crankbait'), 'retrieve.knock-along'),
+    when(m => isSluggish(m) || isFalling(m), 'retrieve.slower'),
+    when(isNight, 'retrieve.night'),
+    when(isDirty, 'retrieve.cover-water'),
     when(m => type(m).pace === 'fast' && seesFar(m), 'retrieve.faster'),
     when(m => type(m).pace !== 'fast', 'retrieve.slow-steady'),
   ),
@@ -172,7 +221,7 @@ const SAFETY: readonly Rule[] = [
   when(m => m.conditions.sky === 'rain', 'safety.storm'),
   whenTemperature(m => colder(m, 15), 'safety.cold'),
   when(m => m.grades.night > 0.3, 'safety.night'),
-  when(m => m.conditions.salinity !== 'fresh' && type(m).salt && isShallowWading(m), 'safety.wading'),
+  when(m => m.conditions.salinity !== 'fresh' && isShallowWading(m) && !isBoatOnly(m), 'safety.wading'),
   when(tideRuns, 'safety.tide'),
   whenTemperature(m => colder(m, species(m.conditions.species).stunnedUnderC ?? -Infinity), 'safety.cold-stun'),
   whenTemperature(m => warmer(m, species(m.conditions.species).weakOverC), 'safety.warm-release'),
@@ -180,7 +229,8 @@ const SAFETY: readonly Rule[] = [
   when(m => m.grades.sunny > 0.7 && m.grades.night < 0.1, 'safety.glare'),
   when(m => can(m, 'trebles'), 'safety.trebles'),
   when(m => can(m, 'lead'), 'safety.lead'),
-  when(m => m.conditions.salinity === 'fresh' && isInWeed(m), 'safety.drain'),
+  when(m => m.conditions.salinity === 'fresh' && (isOverWeed(m) || m.conditions.canopy === 'mat'), 'safety.drain'),
+  when(m => !type(m).surface && oftenKept(m), 'safety.keeping'),
 ]
 
 const RULES: Record<AdvisoryKind, readonly Rule[]> = {

@@ -1,9 +1,12 @@
+import { lureType } from '#core/lure/types'
 import { shareOf } from '#core/prey/odds'
 import { type Point, type School, standing } from '#core/schools/school'
-import type { Sentence } from '#core/words/sentence'
+import { type Sentence, plainly } from '#core/words/sentence'
 
 /** Being this much more like the food than the median finish is worth a figure. */
 const WORTH_SAYING = 1.15
+/** Likeness (0-1) from which what is not painted after the food is close to it all the same. */
+const CLOSE = 0.55
 /** A pattern painted after food rarer than this gains nothing by it. */
 const RARE_SHARE = 0.04
 
@@ -17,9 +20,16 @@ export const match: School = {
     const { prey, food } = moment.conditions
     const likely = food[0]
     if (!likely) return []
+    const { mimics, traits } = m.finish
+    // Likeness is said of what is painted after the food, or is close to it in the fish's eye; of a loud one never.
+    const mayBeNamed =
+      !traits.vivid &&
+      lureType(m.finish.lure).imitates.includes(likely.kind) &&
+      (mimics ? mimics === likely.kind : m.natural > CLOSE)
     const likeness = (): Sentence => {
       const times = m.natural / Math.max(1e-6, moment.field.natural.median)
       if (times < 1) return { code: 'match.unlike-prey', params: { prey: likely.kind } }
+      if (!mayBeNamed) return plainly('match.tone')
       return times > WORTH_SAYING
         ? { code: 'match.more-like-prey', params: { prey: likely.kind, times } }
         : { code: 'match.like-prey', params: { prey: likely.kind } }

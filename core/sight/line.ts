@@ -41,11 +41,20 @@ export function lineSightM(scene: Scene, id: LineId): number {
   standsOff(delta, coatOptics(parseCoat(coat)), { irradiance: scene.field.eSide.mean, image: view.near }, view.near)
   const width = mm / 1000
   const farthestM = view.rangesM[RANGE_STEPS - 1]!
-  for (let k = STEPS; k >= 0; k--) {
-    const r = NEAR_M * (farthestM / NEAR_M) ** (k / STEPS)
+  /** Logarithm of how many times the threshold it stands out at a distance. */
+  const stands = (r: number) => {
     const { contrast, adapted } = measure(delta, r)
     const kept = width / (width + blurM(scene.eye, adapted, r))
-    if (Math.abs(contrast) * kept >= adapted.light) return r
+    return Math.log(Math.max(1e-9, (Math.abs(contrast) * kept) / adapted.light))
+  }
+  const at = (k: number) => NEAR_M * (farthestM / NEAR_M) ** (k / STEPS)
+  let beyond = stands(farthestM)
+  if (beyond >= 0) return farthestM
+  for (let k = STEPS - 1; k >= 0; k--) {
+    const here = stands(at(k))
+    // Between the two it goes nearly straight by the logarithm of the distance.
+    if (here >= 0) return at(k + here / (here - beyond))
+    beyond = here
   }
   return NEAR_M
 }

@@ -1,5 +1,6 @@
 import { LURES, type LureId } from '#core/lure/types'
 import { PHASE_WORDS } from '#core/season/phase'
+import { FELT_M } from '#core/sight/view'
 import type { None, Speech } from '#core/words/wording'
 
 const LOCAL = 'Check local rules.'
@@ -13,6 +14,8 @@ export const ADVISORY_WORDS = {
     `Frogs want warm water; at ${say.temperature(temperatureC)} fish a jig or a jerkbait.`,
   'window.topwater-cold': ({ temperatureC }: { temperatureC: number }, say: Speech) =>
     `Few fish come up in ${say.temperature(temperatureC)} water: a jerkbait does better.`,
+  'window.topwater-noon': (_: None) =>
+    'High sun in the open: keep it to shade, docks and mats or broken water, or fish below the surface till evening.',
   'window.swim-jig-beds': (_: None) => 'While fish sit on beds a bottom lure beats any horizontal one.',
   'window.swim-jig-warm': (_: None) =>
     'The swim jig is at its best before the water passes the low twenties (°C; mid seventies °F).',
@@ -34,19 +37,23 @@ export const ADVISORY_WORDS = {
   'window.say-the-bottom': (_: None) => 'Say what the bottom is: it is what the fish sees behind this lure.',
 
   'sound.silent': (_: None) => 'Clear and calm: the silent version.',
-  'sound.loud': (_: None) => 'Little to see by: a loud rattle brings them near, colour only finishes it.',
-  'sound.thump': (_: None) => 'Little to see by: thump brings them near, colour only finishes it.',
+  'sound.loud': (_: None) =>
+    'Little to see by: one that knocks and shakes water; close by it is felt, colour only finishes it.',
+  'sound.thump': (_: None) => 'Little to see by: the thump of the blade is felt close by, colour only finishes it.',
   'sound.knock': (_: None) => 'Pressured fish: one deep knock, or silent when everyone else is loud.',
-  'sound.tight': (_: None) => 'Warm, active fish: a tight, high rattle.',
+  'sound.front': (_: None) => 'After a fall in temperature: one deep knock, or silent.',
+  'sound.drums': (_: None) => 'Drum and trout hear higher and farther than bass: a rattle counts for more.',
 
   'size.bigger': (_: None) => 'Bigger profile: they see little of it.',
+  'size.smaller-falling': (_: None) => 'After a fall in temperature: smaller, and slower.',
   'size.smaller': (_: None) => 'Smaller profile: they see far and are wary.',
 
   'line.leader': (p: LineRanges, say: Speech) =>
-    `Where they inspect, tie a clear leader: a level fish sees it from ${say.length(p.leaderM)}, ${braids(p, say)}.`,
+    `Where they inspect, tie a clear leader, and tie it anew when it is nicked: a level fish sees it ` +
+    `${from(p.leaderM, say)}, ${braids(p, say)}.`,
   'line.braid': (p: LineRanges, say: Speech) =>
-    `Braid straight through will do: a level fish sees ${braids(p, say)}, a clear leader from ` +
-    `${say.length(p.leaderM)}.`,
+    `Braid straight through will do: a level fish sees ${braids(p, say)}, a clear leader ` + `${from(p.leaderM, say)}.`,
+  'line.hidden': (_: None) => 'Braid straight through will do: no fish sees any line here before it has the lure.',
   'line.cover': (p: LineRanges, say: Speech) =>
     `Cover wants braid straight through: a level fish sees ${braids(p, say)}.`,
 
@@ -64,13 +71,19 @@ export const ADVISORY_WORDS = {
   'retrieve.slow-steady': (_: None) => 'Slow and steady, with a stop where a follower would decide.',
   'retrieve.shadow-line': (_: None) =>
     'Dock lights: work the shadow line; pale or see-through in the light, dark where it comes out of the shadow.',
+  'retrieve.beds': (_: None) =>
+    'Fish on beds: put it where you can watch it, wear what you can see, and leave it there.',
+  'retrieve.hold': (_: None) => 'Hold it still just above them: they look up, and seldom go down for it.',
+  'retrieve.knock-along': (_: None) => 'Dig it down to the bottom, knock along it, and stop after each hit.',
+  'retrieve.slower': (_: None) => 'Slower than you like, with stops: they will not chase.',
+  'retrieve.night': (_: None) => 'Slow and even, so that they can find it in the dark.',
   'retrieve.tide': (_: None) => 'Cast up-tide and bring it down with the current, as bait comes.',
 
   'safety.storm': (_: None) => 'Building storm or lightning: get off the water.',
   'safety.cold': ({ temperatureC }: { temperatureC: number }, say: Speech) =>
     `Water at ${say.temperature(temperatureC)}: cold shock. Wear a life jacket and do not go alone.`,
   'safety.night': (_: None) => `Night: lights, life jacket, and someone told of the plan. ${LOCAL}`,
-  'safety.wading': (_: None) => 'Wading a flat: mind tide and soft mud, and shuffle your feet for stingrays.',
+  'safety.wading': (_: None) => 'If you wade: mind tide and soft ground, and shuffle your feet for stingrays.',
   'safety.nests': (_: None) => `Fish on nests are closed or release-only in places. ${LOCAL}`,
   'safety.tide': (_: None) => 'The tide is moving: know the way off soft mud before you wade.',
   'safety.warm-release': ({ temperatureC }: { temperatureC: number }, say: Speech) =>
@@ -79,6 +92,8 @@ export const ADVISORY_WORDS = {
     `At ${say.temperature(temperatureC)} these fish are stunned by cold; keeping them is closed in places. ${LOCAL}`,
   'safety.trebles': (_: None) => 'Treble hooks: pliers at hand, and nobody behind the cast.',
   'safety.lead': (_: None) => `Lead: wash before you eat; banned for some tackle in places. ${LOCAL}`,
+  'safety.keeping': (_: None) =>
+    'If you keep one: size, bag and season limits, and advisories on eating. Check local rules.',
   'safety.drain': (_: None) => 'Weed travels: clean, drain and dry before the next water.',
   'safety.glare': (_: None) => 'Sun and glare: polarised glasses, which also stop hooks.',
 } as const
@@ -91,6 +106,7 @@ interface LineRanges {
   leaderM: number
 }
 
+/** Nothing is measured nearer than a hand's breadth. */
+const from = (m: number, say: Speech) => (m < FELT_M ? 'only when it is upon it' : `from ${say.length(m)}`)
 const braids = (p: LineRanges, say: Speech) =>
-  `green braid from ${say.length(p.greenBraidM)}, yellow from ${say.length(p.yellowBraidM)}, ` +
-  `red from ${say.length(p.redBraidM)}`
+  `green braid ${from(p.greenBraidM, say)}, yellow ${from(p.yellowBraidM, say)}, ` + `red ${from(p.redBraidM, say)}`

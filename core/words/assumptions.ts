@@ -36,8 +36,11 @@ const PREY_FROM = {
 export const ASSUMPTION_WORDS = {
   'assumed.season': ({ phase, basis }: { phase: Phase; basis: SeasonBasis }) =>
     `${PHASE_WORDS[phase]}: ${seasonBecause(basis)}`,
-  'assumed.forage': ({ from, clues }: { from: keyof typeof PREY_FROM; clues: readonly Clue[] }) =>
-    `from ${PREY_FROM[from]}${clues.length ? `, then ${clues.map(c => CLUES[c].words).join(' and ')}` : ''}`,
+  'assumed.forage': (p: { from: keyof typeof PREY_FROM; clues: readonly Clue[]; rest: number }) => {
+    const clues = p.clues.length ? `, then ${p.clues.map(c => CLUES[c].words).join(' and ')}` : ''
+    const rest = p.rest > 0 ? `; the rest, ${Math.round(100 * p.rest)} %, is many things` : ''
+    return `from ${PREY_FROM[p.from]}${clues}${rest}`
+  },
   'assumed.eye': ({ species }: { species: SpeciesId }) =>
     `the eye of the ${SPECIES[species].words} has not been measured closely: ${SPECIES[species].source}`,
   'assumed.depth': ({ lure }: { lure: LureId }) =>
@@ -46,6 +49,7 @@ export const ASSUMPTION_WORDS = {
   'assumed.salinity': (_: None) => 'nothing was said of salt, so fresh water',
   'assumed.pressure': (_: None) => 'nothing was said of other boats, so the usual pressure',
   'assumed.temperature': (_: None) => 'no temperature was given, so nothing is said that hangs on it',
+  'assumed.tide': (_: None) => 'nothing was said of the tide, so slack water',
   'assumed.wind': (_: None) => 'nothing was said of the wind, so calm',
   'assumed.canopy': (_: None) => 'nothing was said of shade, so open water',
   'assumed.water-depth': (_: None) => 'nothing was said of the bottom, so deep open water under the lure',

@@ -1,5 +1,6 @@
 import { LURES, type LureId } from '#core/lure/types'
 import type { TintId } from '#core/water/tints'
+import { FELT_M } from '#core/sight/view'
 import { timesWords } from '#core/words/quantities'
 import { SCHOOLS, type SchoolId } from '#core/words/schools'
 import { type None, type Speech, lowerFirst, tintWord } from '#core/words/wording'
@@ -9,7 +10,7 @@ const SIDE_WHEN: Record<SchoolId, string> = {
   'match': 'while they feed on something you can name',
   'blend': 'where fish see many lures and take a long look',
   'contrast': 'when they must find it first, or after the spot was fished through',
-  'bright-day': 'when the light is plain: the brighter it is, the brighter the lure',
+  'bright-day': 'when light and lure are to go together: vivid when it is bright, dark when it is dull',
   'fish-eye': 'when you would go by nothing but what reaches the eye',
   'few-colours': 'when you would rather fish than choose',
   'reaction': 'when natural offers were refused',
@@ -22,15 +23,17 @@ interface Shared {
 }
 const listed = ({ names, others }: Shared) => {
   const all = [...names.map(lowerFirst), ...(others ? [`${others} more`] : [])]
-  return `${all.slice(0, -1).join('; ')} or ${all.at(-1)!}`
+  const between = all.length > 2 ? '; ' : ' '
+  return `${all.slice(0, -1).join('; ')}${between}or ${all.at(-1)!}`
 }
 
 const LOOKS = {
-  vanish: 'be half lost at once',
+  vanish: 'fade soon, for the water shows through it',
   flash: 'flash as it turns',
   glow: 'stand out loud',
   dark: 'hang as a dark shape',
-  show: 'show plain and pale',
+  pale: 'show plain and pale',
+  middling: 'show plain, neither pale nor dark',
 } as const
 
 type Tone = 'light' | 'mid' | 'dark'
@@ -58,7 +61,8 @@ const water = (p: { tint: TintId; visibilityM: number }, say: Speech) =>
 export const PICK_WORDS = {
   'rod.best': (_: None) => 'The best of the box here.',
   'rod.start': (_: None) => 'Start here.',
-  'rod.after-casts': (_: None) => 'After 20 quiet casts, or when they follow and turn away.',
+  'rod.start-between': (_: None) => "Start here: it is nobody's first choice, and nobody's worst.",
+  'rod.after-casts': (_: None) => 'After 20 quiet casts, or when they follow and turn away; then move a few yards too.',
   'rod.after-minutes': (_: None) => 'After 15 quiet minutes, or when they follow and turn away.',
   'rod.when-refused': (_: None) => 'When both are refused.',
   'rod.unlike-both': (p: { tone: Tone; vivid: boolean; seeThrough: boolean; flashing: boolean }) => {
@@ -69,8 +73,12 @@ export const PICK_WORDS = {
     `The water hides the difference in colour: ${TONE_WORDS[tone]} for the shape, and ` +
     `${loud ? 'another sound' : 'another size'} or lure rather than another colour.`,
   'rod.other-tone': ({ tone }: { tone: Tone }) => {
-    const how = { light: 'Paler', mid: 'Between light and dark', dark: 'Darker' }[tone]
-    return `${how} than the first, so it makes another shape.`
+    const how = {
+      light: 'Paler than the first',
+      mid: 'Neither pale nor dark as the first is',
+      dark: 'Darker than the first',
+    }
+    return `${how[tone]}, so it makes another shape.`
   },
   'rod.flashes': (_: None) => 'Flashes where the first does not.',
   'rod.keeps-still': (_: None) => 'Keeps still where the first flashes.',
@@ -94,8 +102,11 @@ export const PICK_WORDS = {
   'quarrel.same-reach': (p: Rivals, say: Speech) =>
     `${water(p, say)}, both show from about ${say.length(p.farM)}${food(p)}.`,
   'quarrel.one-farther': (p: Rivals, say: Speech) =>
-    `${water(p, say)}, ${p.far.toLowerCase()} is seen ${timesWords(p.times)} as far as ${p.near.toLowerCase()} ` +
-    `(${say.length(p.farM)} against ${say.length(p.nearM)})${food(p)}.`,
+    p.nearM < FELT_M
+      ? `${water(p, say)}, ${p.far.toLowerCase()} is seen from ${say.length(p.farM)} and ${p.near.toLowerCase()} ` +
+        `only when it is upon it${food(p)}.`
+      : `${water(p, say)}, ${p.far.toLowerCase()} is seen ${timesWords(p.times)} as far as ${p.near.toLowerCase()} ` +
+        `(${say.length(p.farM)} against ${say.length(p.nearM)})${food(p)}.`,
 
   'sun.turns': (p: { inFace: string; atBack: string; times: number; moon: boolean }) =>
     `Cast towards the ${lamp(p)} and ${p.inFace.toLowerCase()} shows ${timesWords(p.times)} as far as ` +
@@ -107,19 +118,19 @@ export const PICK_WORDS = {
     'Change one thing at a time: colour first, then a louder or a silent one, then size, then speed.',
   'next.size': (_: None) => 'Change one thing at a time: colour first, then size, then speed.',
 
-  'dress.blacken-blades': (p: Dressed) => `Blacken the blades with a marker.${past(p)}${FUMES}`,
-  'dress.gold-blades': (p: Dressed) => `Swap the blades for gold.${past(p)}`,
-  'dress.silver-blades': (p: Dressed) => `Swap the blades for silver.${past(p)}`,
-  'dress.throat': (p: Dressed & Tinted) => `Paint the throat ${p.colour}.${past(p)}${FUMES}`,
-  'dress.dip-tail': (p: Dressed & Tinted) => `Dip the tail in ${p.colour}.${past(p)}${FUMES}`,
-  'dress.feather': (p: Dressed & Tinted) => `Tie ${article(p.colour)} feather on the tail hook.${past(p)}`,
-  'dress.red-hooks': (p: Dressed) => `Change to red hooks.${past(p)}`,
-  'dress.trailer': (p: Dressed & Tinted) => `Change to ${article(p.colour)} trailer.${past(p)}`,
-  'dress.darken-back': (p: Dressed) => `Darken the back with a marker.${past(p)}${FUMES}`,
-  'dress.bars': (p: Dressed) => `Draw dark bars on the side with a scent-free marker.${past(p)}${FUMES}`,
+  'dress.blacken-blades': (_: None) => `Blacken the blades with a marker.${FUMES}`,
+  'dress.gold-blades': (_: None) => `Swap the blades for gold.`,
+  'dress.silver-blades': (_: None) => `Swap the blades for silver.`,
+  'dress.throat': (p: Tinted) => `Paint the throat ${p.colour}.${FUMES}`,
+  'dress.dip-tail': (p: Tinted) => `Dip the tail in ${p.colour}.${FUMES}`,
+  'dress.feather': (p: Tinted) => `Tie ${article(p.colour)} feather on the tail hook.`,
+  'dress.red-hooks': (_: None) => `Change to red hooks.`,
+  'dress.trailer': (p: Tinted) => `Change to ${article(p.colour)} trailer.`,
+  'dress.darken-back': (_: None) => `Darken the back with a marker.${FUMES}`,
+  'dress.bars': (_: None) => `Draw dark bars on the side with a scent-free marker.${FUMES}`,
 
-  'matters.little': (p: Box & { lure: LureId }) =>
-    `Colour matters little: place, depth, thump and speed decide with ${article(LURES[p.lure].words)} in this ` +
+  'matters.little': (p: Box & { lure: LureId; what: 'thump' | 'size' }) =>
+    `Colour matters little: place, depth, ${p.what} and speed decide with ${article(LURES[p.lure].words)} in this ` +
     `water.${box(p)}`,
   'matters.some': (p: Box) => `Colour matters some, after where and how deep. Get those right first.${box(p)}`,
   'matters.much': (p: Box) =>
@@ -139,20 +150,20 @@ interface Box {
 }
 
 const box = ({ finishes, distinct }: Box) =>
-  distinct < finishes ? ` Of ${finishes} finishes the fish can tell ${distinct} apart here.` : ''
+  distinct === 1
+    ? ` To the fish the ${finishes} finishes are all one here.`
+    : distinct < finishes
+      ? ` Of ${finishes} finishes the fish can tell ${distinct} apart here.`
+      : ''
 
 const food = ({ moreLikeFood }: Rivals) =>
   moreLikeFood ? `; close up, ${moreLikeFood.toLowerCase()} is the more like their food` : ''
 
 const lamp = ({ moon }: { moon: boolean }) => (moon ? 'moon' : 'sun')
 
-/** Whether a change lifts a lower pick past the first, and the colour it brings. */
-interface Dressed {
-  pastFirst: boolean
-}
+/** The colour a change brings. */
 interface Tinted {
   colour: string
 }
-const past = ({ pastFirst }: Dressed) => (pastFirst ? ' So dressed it passes the first pick.' : '')
 const FUMES = ' Gloves and fresh air, as the maker says.'
 const article = (colour: string) => `${/^[aeiou]/.test(colour) ? 'an' : 'a'} ${colour}`

@@ -16,6 +16,10 @@ const SUN_WORDS = {
   'sun-at-back': ' with the sun at your back',
   'across': ' across the sun',
 } as const
+/** A long cast, m: farther off nobody has a lure. */
+const CAST_M = 40
+/** Food as it is spoken of in the many. */
+const many = (prey: Forage) => (prey === 'insect' || prey === 'frog' ? `${FORAGE[prey].words}s` : FORAGE[prey].words)
 const sun = ({ facing }: SeenFrom) => (facing ? SUN_WORDS[facing] : '')
 
 /** What schools and customs say for or against a finish. Lengths in m, shares and ratios bare. */
@@ -27,15 +31,16 @@ export const REASON_WORDS = {
   'prey.not-eaten': ({ prey }: { prey: Forage }) =>
     `Painted after ${FORAGE[prey].words}, which is not what they are eating.`,
   'angler.follows': ({ anglerM }: { anglerM: number }, say: Speech) =>
-    `You can follow its back from ${say.length(anglerM)} across the water, at no cost with the fish.`,
-  'small-points': (_: None) => 'Smaller points together.',
+    anglerM >= CAST_M
+      ? 'You can follow its back for a whole cast, at no cost with the fish.'
+      : `You can follow its back from ${say.length(anglerM)} across the water, at no cost with the fish.`,
+  'small-points': (_: None) => 'Several lesser things together.',
 
-  'match.like-prey': ({ prey }: { prey: Forage }) =>
-    `Looks as much like ${FORAGE[prey].words} at biting distance as most.`,
+  'match.like-prey': ({ prey }: { prey: Forage }) => `Looks as much like ${many(prey)} at biting distance as most.`,
   'match.more-like-prey': ({ prey, times }: { prey: Forage; times: number }) =>
-    `Looks ${timesWords(times)} as much like ${FORAGE[prey].words} at biting distance as the middle of the box.`,
-  'match.unlike-prey': ({ prey }: { prey: Forage }) =>
-    `Does not look like ${FORAGE[prey].words} up close in this water.`,
+    `Looks ${timesWords(times)} as much like ${many(prey)} at biting distance as most of these do.`,
+  'match.tone': (_: None) => 'As light or dark as their food at biting distance, or nearly.',
+  'match.unlike-prey': ({ prey }: { prey: Forage }) => `Does not look like ${many(prey)} up close in this water.`,
   'match.painted-after': ({ prey, share }: { prey: Forage; share: number }) =>
     `Painted after ${FORAGE[prey].words}, ${Math.round(share * 100)} % of what they are likely eating.`,
 
@@ -49,7 +54,7 @@ export const REASON_WORDS = {
   'contrast.seen-from': (p: SeenFrom, say: Speech) =>
     p.sightM < FELT_M ? 'Felt before it is seen.' : `First seen at ${say.length(p.sightM)}${sun(p)}.`,
   'contrast.seen-farther': (p: SeenFrom & { times: number }, say: Speech) =>
-    `First seen at ${say.length(p.sightM)}${sun(p)}, ${timesWords(p.times)} as far as the middle of the box.`,
+    `First seen at ${say.length(p.sightM)}${sun(p)}, ${timesWords(p.times)} as far as most of these.`,
   'contrast.seen-late': (p: SeenFrom & { mostM: number }, say: Speech) =>
     p.sightM < FELT_M
       ? `Felt, not seen${sun(p)}; most show from ${say.length(p.mostM)}.`
@@ -57,6 +62,7 @@ export const REASON_WORDS = {
   'contrast.own-edges': (_: None) => 'Its own parts stand off each other: an edge holds when colour is gone.',
   'contrast.not-taken-for': ({ background }: { background: BackgroundId }) =>
     `Cannot be taken for the ${BACKGROUNDS[background].words} behind it.`,
+  'contrast.in-the-crowd': (_: None) => 'With so much bait about, it is a question of standing out from it.',
   'contrast.see-through': (_: None) => 'See-through: it takes on whatever is behind it.',
   'contrast.night-shape': (_: None) => 'At night a dark belly cuts the hardest shape against the paler surface.',
 

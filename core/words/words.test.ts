@@ -52,9 +52,9 @@ describe('sentences', () => {
     expect(said(seen, 'metric')).toEqual({
       code: 'contrast.seen-farther',
       params: { sightM: 1.8346, times: 1.4123 },
-      text: 'First seen at 1.8 m, 1.4 times as far as the middle of the box.',
+      text: 'First seen at 1.8 m, 1.4 times as far as most of these.',
     })
-    expect(say(seen, 'us')).toBe('First seen at 6 ft, 1.4 times as far as the middle of the box.')
+    expect(say(seen, 'us')).toBe('First seen at 6 ft, 1.4 times as far as most of these.')
     expect(codeOf(seen).params).not.toBe(seen.params)
   })
   it.each<[Sentence, RegExp]>([
@@ -78,10 +78,10 @@ describe('sentences', () => {
     ],
     [{ code: 'matters.some', params: { finishes: 30, distinct: 30 } }, /Get those right first\.$/],
     [
-      { code: 'assumed.forage', params: { from: 'season', clues: ['birds', 'fry'] } },
-      /^from the season and the species, then birds working and balls of fry$/,
+      { code: 'assumed.forage', params: { from: 'season', clues: ['birds', 'fry'], rest: 0.13 } },
+      /^from the season and the species, then birds working and balls of fry; the rest, 13 %, is many things$/,
     ],
-    [{ code: 'assumed.forage', params: { from: 'given', clues: [] } }, /^from your own shares$/],
+    [{ code: 'assumed.forage', params: { from: 'given', clues: [], rest: 0 } }, /^from your own shares$/],
     [
       { code: 'assumed.season', params: { phase: 'prespawn', basis: { kind: 'cooling', temperatureGiven: false } } },
       /^pre-spawn: the usual water temperature for the date and latitude and the date say the water is cooling/,

@@ -45,6 +45,7 @@ export const kitAnswerSchema = Joi.object<KitAnswer>({
   curve: rows({
     size: Joi.number().integer(),
     share: Joi.number().min(0).max(1).description('of what the whole catalogue would score'),
+    cover: Joi.number().min(0).max(1).description('the same against the middle of the catalogue: what screens say'),
     finishIds: ids().description('fewer than the size where more would add nothing'),
     proven: Joi.boolean().description('no kit of this size is better'),
   }),

@@ -11,9 +11,15 @@ import { TINTS, type TintId } from '#core/water/tints'
 import { CLAIMS } from './claims'
 import { faultsOf } from './faults'
 import { requests } from './grid'
+import { quarrelsOf } from './quarrels'
 import { STRAYS, kendallTau, steadiness } from './stability'
 
 describe.each(LURE_IDS)('what is said of a %s', lure => {
+  it('does not quarrel with its conditions, its figures or itself', () => {
+    for (const r of requests(17, 11, [lure])) {
+      expect(quarrelsOf(r, recommend(r)), JSON.stringify(r)).toEqual([])
+    }
+  })
   it('is what a guide could say', () => {
     for (const r of requests(14, 7, [lure])) {
       expect(faultsOf(r, recommend(r)), JSON.stringify(r)).toEqual([])

@@ -156,4 +156,18 @@ export const SCENES: Readonly<Record<string, Scene>> = {
   'winter over deep water': scene({ season: 'winter', water: { temperatureC: 8 } }),
   'fast water too shallow for a spoon': scene({ depthM: 0.02, water: { temperatureC: 10 } }),
   'nothing said of the temperature': { ...DAY, water: { visibilityM: 2.4, tint: 'green' } },
+  'after a front': scene({ water: { temperatureC: 14, trend: 'falling', visibilityM: 1.2 } }),
+  'seatrout in warm coloured water, a breeze on it': scene({
+    species: 'seatrout',
+    water: { salinity: 'salt', visibilityM: 1.2, temperatureC: 26 },
+    light: { wind: 'ripple' },
+  }),
+  'bladed jigs in warming tea': scene({
+    season: 'prespawn',
+    water: { tint: 'tea', visibilityM: 0.9, temperatureC: 14 },
+  }),
+  'wary fish on clear flats': scene({
+    species: 'red-drum',
+    water: { salinity: 'salt', visibilityM: 3, pressure: 'high' },
+  }),
 }

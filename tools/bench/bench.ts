@@ -9,11 +9,12 @@ import { benchOptics } from './optics'
 import { benchReadings } from './readings'
 import { benchLog } from './log'
 import { benchStability } from './stability'
+import { benchSentences } from './sentences'
 import { benchTrial } from './trial'
 
 /**
  * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
- * `npm run bench [optics|answers|stability|readings|trial|day|kit|server|drag|log|box]`: times and ratios, printed,
+ * `npm run bench [optics|answers|stability|sentences|readings|trial|day|kit|server|drag|log|box]`: times and ratios, printed,
  * never asserted: machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
@@ -22,6 +23,7 @@ if (run('optics')) benchOptics()
 if (run('answers')) benchAnswers()
 if (run('stability')) benchStability()
 if (run('readings')) benchReadings()
+if (run('sentences')) benchSentences()
 if (run('trial')) benchTrial()
 if (run('day')) benchDay()
 if (run('kit')) await benchKit()

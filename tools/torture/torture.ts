@@ -50,6 +50,7 @@ async function allCalls(client: Client): Promise<string[]> {
   let path: string | null = '/calls'
   while (path) {
     const { body, headers }: Awaited<ReturnType<Client['call']>> = await client.call('GET', path)
+    if (!Array.isArray(body)) throw new Error(JSON.stringify(body))
     ids.push(...(body as { id: string }[]).map(c => c.id))
     path = /<\/api\/v1([^>]+)>/.exec(headers.get('link') ?? '')?.[1] ?? null
   }
@@ -272,6 +273,7 @@ function lightAsker(url: string): { stop: () => Promise<number[]> } {
 async function behindHeavy(server: Server): Promise<void> {
   const heavy = short ? 120 : 500
   const client = new Client(server.url)
+  await client.call('GET', '/calls')
   const statuses = new Map<number, number>()
   const light = lightAsker(server.url)
   await pause(800)

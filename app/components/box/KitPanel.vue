@@ -71,16 +71,16 @@ const BAR_PX = 62
           role="radio"
           class="figure flex min-w-0 flex-1 flex-col justify-end border border-page text-note font-bold"
           :aria-checked="c.size === chosen.size"
-          :aria-label="`${c.size}: covers ${of100(c.share)} of 100${c.proven ? '' : ', not proven'}`"
+          :aria-label="`${c.size}: covers ${of100(c.cover)} of 100${c.proven ? '' : ', not proven'}`"
           style="height: 84px"
           @click="emit('size', c.size)"
         >
           <span
             class="block w-full border-2 border-ink pt-0.5 text-center"
             :class="c.size <= chosen.size ? 'bg-ink text-page' : ''"
-            :style="{ height: `${20 + BAR_PX * c.share}px` }"
+            :style="{ height: `${20 + BAR_PX * c.cover}px` }"
           >
-            {{ of100(c.share) }}
+            {{ of100(c.cover) }}
           </span>
         </button>
       </div>

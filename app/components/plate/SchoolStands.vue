@@ -4,12 +4,15 @@ import type { Ranked } from '#core/ranking/answer'
 import { LEANS } from '~/screen/leans'
 
 /**
- * Where the seven schools stand: a struck ring against, an open ring neutral, a solid one for. Shape says it, not
- * colour.
+ * Where the seven schools stand: a struck ring against, an open ring neutral, a solid one for, and each as far out as
+ * the school goes. Shape says it, not colour.
  */
 defineProps<{ call: Ranked }>()
 const stop = (v: number) => (v > LEANS ? 'for' : v < -LEANS ? 'against' : 'neutral')
-const X = { against: 6, neutral: 26, for: 46 }
+/** Middle of the line, and how far from it a whole stance stands. */
+const [MIDDLE, REACH] = [26, 20] as const
+const x = (v: number) => MIDDLE + REACH * v
+const said = (v: number) => `${stop(v)}, ${Math.round(100 * Math.abs(v))} of 100`
 </script>
 
 <template>
@@ -23,11 +26,11 @@ const X = { against: 6, neutral: 26, for: 46 }
         height="16"
         viewBox="0 0 54 16"
         role="img"
-        :aria-label="stop(call.stances[id])"
+        :aria-label="said(call.stances[id])"
       >
         <path d="M6 8H46M6 5v6M26 5v6M46 5v6" stroke="var(--ink2)" stroke-width="1" />
         <circle
-          :cx="X[stop(call.stances[id])]"
+          :cx="x(call.stances[id])"
           cy="8"
           r="5.4"
           :fill="stop(call.stances[id]) === 'for' ? 'var(--ink)' : 'var(--page)'"
@@ -36,7 +39,7 @@ const X = { against: 6, neutral: 26, for: 46 }
         />
         <path
           v-if="stop(call.stances[id]) === 'against'"
-          d="M2.4 11.6L9.6 4.4"
+          :d="`M${x(call.stances[id]) - 3.6} 11.6L${x(call.stances[id]) + 3.6} 4.4`"
           stroke="var(--ink)"
           stroke-width="1.7"
         />

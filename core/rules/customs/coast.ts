@@ -97,7 +97,13 @@ export const COAST_CUSTOMS: readonly Custom[] = [
   {
     id: 'dock-light-pale',
     school: 'match',
-    when: { species: ['seatrout', 'snook', 'striped-bass'], lures: ANY, lamps: true, night: [0.4, 1] },
+    when: {
+      species: ['seatrout', 'snook', 'striped-bass'],
+      lures: ANY,
+      lamps: true,
+      night: [0.4, 1],
+      salinities: ['salt', 'brackish'],
+    },
     favours: { first: ['white', 'clear', 'pearl'] },
     strength: 0.4,
     claim: 'none',

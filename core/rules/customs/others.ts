@@ -93,6 +93,22 @@ export const OTHER_CUSTOMS: readonly Custom[] = [
     claim: 'hides',
   },
   {
+    id: 'inshore-quiet-wary',
+    school: 'blend',
+    when: { lures: INSHORE, pressures: ['high'], visibilityM: [1, 36], night: [0, 0.3] },
+    favours: { traits: { flash: 'none', vivid: false } },
+    strength: 0.35,
+    claim: 'hides',
+  },
+  {
+    id: 'inshore-flash-wary',
+    school: 'blend',
+    when: { lures: INSHORE, pressures: ['high'], visibilityM: [1, 36], night: [0, 0.3] },
+    favours: { traits: { flash: 'high' } },
+    strength: -0.4,
+    claim: 'none',
+  },
+  {
     id: 'inshore-bone',
     school: 'match',
     when: {

@@ -127,6 +127,14 @@ export const SKIRTED_CUSTOMS: readonly Custom[] = [
     claim: 'natural',
   },
   {
+    id: 'bladed-craw-tea',
+    school: 'match',
+    when: { lures: ['bladed-jig'], tints: ['tea'], phases: ['prespawn'], visibilityM: [0.3, 2.4], night: [0, 0.4] },
+    favours: { first: ['brown', 'orange', 'red', 'copper'] },
+    strength: 0.45,
+    claim: 'none',
+  },
+  {
     id: 'bladed-black-blue',
     school: 'contrast',
     when: { lures: ['bladed-jig'], visibilityM: [0.04, 0.5] },
