@@ -194,14 +194,26 @@ describe('readings of the water', () => {
       'disc',
       'A disc would be lost at about 3.2 m if it is tea, and at 1.2 m if it is brown.',
     ],
-    [{ kind: 'look', tint: 'brown' }, 'disc', 'Of all readings, the disc would narrow it down most.'],
+    [
+      { kind: 'look', tint: 'brown' },
+      'disc',
+      'Of all readings, the disc would narrow it down most: to some 8 % of what is open now.',
+    ],
     [
       { kind: 'disc', depthM: 4 },
       'target',
-      'Black would be lost at about 79 cm if it is mixed, and at 2 m if it is green.',
+      'Black would be lost at about 78 cm if it is mixed, and at 2 m if it is green.',
     ],
-    [{ kind: 'turbidity', fnu: 10 }, 'jar', 'Of all readings, the jar would narrow it down most.'],
-    [{ kind: 'turbidity', fnu: 1 }, 'target', 'Of all readings, the lowered lure would narrow it down most.'],
+    [
+      { kind: 'turbidity', fnu: 10 },
+      'jar',
+      'Of all readings, the jar would narrow it down most: to some 29 % of what is open now.',
+    ],
+    [
+      { kind: 'turbidity', fnu: 1 },
+      'target',
+      'Of all readings, the lowered lure would narrow it down most: to some 24 % of what is open now.',
+    ],
   ] as const)('after %j ask for a %s', (reading, kind, why) => {
     expect(readWater([reading], 'fresh', 'metric').next).toMatchObject({ kind, why })
   })

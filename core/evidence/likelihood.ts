@@ -74,20 +74,39 @@ interface Miss {
 /** Steps of reflectance between which a strayed target is predicted, in standard deviations. */
 const REPAINT_STEP = 1
 
-/** Logarithm of the depth at which a target strayed so far vanishes in each water. */
-export const lostAt = (waters: Possible, name: string, target: number | Float64Array, z = 0): Float64Array =>
-  waters.predict(
-    w => Math.max(SHALLOWEST_M, vanishingDepthM(w.column, repainted(target, z))),
-    `${name} ${z}`,
-    MOST_BY_SKY,
-  )
+/** What reflects nothing, and what reflects all. */
+const [VOID, SNOW] = [0, 1] as const
+const lost = (waters: Possible, name: string, target: number | Float64Array): Float64Array =>
+  waters.predict(w => Math.max(SHALLOWEST_M, vanishingDepthM(w.column, target)), name, MOST_BY_SKY)
+
+/** Logarithm of the depth past which no target is seen in each water. */
+function deepestLost(waters: Possible): Float64Array {
+  const [dark, pale] = [lost(waters, 'void', VOID), lost(waters, 'snow', SNOW)]
+  return dark.map((v, i) => Math.max(v, pale[i]!))
+}
+
+/**
+ * Logarithm of the depth at which a target strayed so far vanishes in each water. Straight lines between waters run on
+ * where a target is nearly as bright as its water and vanishes at once; none is seen deeper than the deeper of what
+ * reflects nothing and what reflects all.
+ */
+export function lostAt(waters: Possible, name: string, target: number | Float64Array, z = 0): Float64Array {
+  const deepest = deepestLost(waters)
+  return lost(waters, `${name} ${z}`, repainted(target, z)).map((v, i) => Math.min(v, deepest[i]!))
+}
 
 /** A target's vanishing depth, with the error that its strayed reflectance adds, which hangs on the water. */
 function ofTarget(waters: Possible, name: string, target: number | Float64Array, depthM: number, error: number): Miss {
   const [mid, up] = [0, REPAINT_STEP].map(z => lostAt(waters, name, target, z)) as [Float64Array, Float64Array]
   const read = logDepth(depthM)
   const variance = mid.map((p, i) => error ** 2 + GRID_ERROR ** 2 + Math.min(1, Math.abs(up[i]! - p)) ** 2)
-  const miss = mid.map((p, i) => (Math.max(Math.log(SHALLOWEST_M), p) - read) ** 2 / variance[i]!)
+  const deepest = deepestLost(waters)
+  const base = error ** 2 + GRID_ERROR ** 2
+  const miss = mid.map((p, i) => {
+    // What the paint may do ends where nothing is seen any deeper: past that a reading is simply off.
+    const within = Math.min(read, Math.max(p, deepest[i]!))
+    return (Math.max(Math.log(SHALLOWEST_M), p) - within) ** 2 / variance[i]! + (read - within) ** 2 / base
+  })
   // Where the target's own paint decides, its depth may be any: each is the less likely for that.
   return { miss, lnScale: variance.map(v => -0.5 * Math.log(v / error ** 2)) }
 }

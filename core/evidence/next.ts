@@ -70,14 +70,15 @@ function meanIn({ waters, odds }: Posterior, ln: Float64Array, tint: TintId): nu
   return Math.exp(sum / Math.max(1e-300, weight))
 }
 
-function whyOf(posterior: Posterior, c: Candidate): Sentence {
+function whyOf(posterior: Posterior, c: Candidate, worth: number): Sentence {
+  const leaves = Math.exp(-worth)
   const [first, second] = tintOdds(posterior)
   const tints: [TintId, TintId] = [first!.tint, second!.tint]
   const [a, b] = tints.map(t => meanIn(posterior, c.reads[0]!.ln, t)) as [number, number]
   const parts = Math.max(a / b, b / a) > PARTS && second!.odds > 0.02
   if (c.kind === 'jar')
-    return { code: parts ? 'reading.next-jar' : 'reading.next-any', params: { tints, kind: c.kind } }
-  if (!parts || c.kind === 'turbidity') return { code: 'reading.next-any', params: { tints, kind: c.kind } }
+    return { code: parts ? 'reading.next-jar' : 'reading.next-any', params: { tints, kind: c.kind, leaves } }
+  if (!parts || c.kind === 'turbidity') return { code: 'reading.next-any', params: { tints, kind: c.kind, leaves } }
   return { code: 'reading.next-depth', params: { target: c.target ?? 'disc', tints, depthsM: [a, b] } }
 }
 
@@ -87,10 +88,11 @@ export function nextReading(posterior: Posterior, units: UnitSystem): NextReadin
   const worth = (c: Candidate) => worthOf(posterior, c) * (evidence.some(e => e.kind === c.kind) ? AGAIN : 1)
   const best = candidates(posterior)
     .map(c => ({ c, worth: worth(c) }))
-    .reduce((a, b) => (b.worth > a.worth ? b : a)).c
+    .reduce((a, b) => (b.worth > a.worth ? b : a))
+  const { kind, target } = best.c
   return {
-    kind: best.kind,
-    ...(best.target ? { target: best.target } : {}),
-    why: say(whyOf(posterior, best), units),
+    kind,
+    ...(target ? { target } : {}),
+    why: say(whyOf(posterior, best.c, best.worth), units),
   }
 }

@@ -139,7 +139,7 @@ function suits(j: Judged, { conditions: c }: Moment): number {
   const isQuietGreen = j.finish.families[0] === 'olive'
   if (isQuietGreen && clarityWord(c.visibilityM) === 'mud') return -1
   const isDarkSpoon = c.lure === 'jigging-spoon' && j.finish.traits.tone === 'dark'
-  return isDarkSpoon && c.phase === 'winter' ? 0.4 : 0
+  return isDarkSpoon && c.phase === 'winter' ? 1 : 0
 }
 
 /** A first pick counts as a school's where it is among so many of its own. */

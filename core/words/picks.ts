@@ -89,8 +89,8 @@ export const PICK_WORDS = {
   'rod.another-colour': (_: None) => 'Another colour to the fish, as good in the main.',
 
   'quarrel.sides': (p: { a: SchoolId; b: SchoolId; pickA: string; pickB: string }) =>
-    `${SCHOOLS[p.a].words} says ${p.pickA.toLowerCase()}; ` +
-    `${SCHOOLS[p.b].words.toLowerCase()} says ${p.pickB.toLowerCase()}.`,
+    `${SCHOOLS[p.a].words} says ${lowerFirst(p.pickA)}; ` +
+    `${lowerFirst(SCHOOLS[p.b].words)} says ${lowerFirst(p.pickB)}.`,
   'quarrel.when': ({ a, b }: { a: SchoolId; b: SchoolId }) =>
     `${SCHOOLS[a].words} ${SIDE_WHEN[a]}; ${lowerFirst(SCHOOLS[b].words)} ${SIDE_WHEN[b]}.`,
 
@@ -103,14 +103,14 @@ export const PICK_WORDS = {
     `${water(p, say)}, both show from about ${say.length(p.farM)}${food(p)}.`,
   'quarrel.one-farther': (p: Rivals, say: Speech) =>
     p.nearM < FELT_M
-      ? `${water(p, say)}, ${p.far.toLowerCase()} is seen from ${say.length(p.farM)} and ${p.near.toLowerCase()} ` +
+      ? `${water(p, say)}, ${lowerFirst(p.far)} is seen from ${say.length(p.farM)} and ${lowerFirst(p.near)} ` +
         `only when it is upon it${food(p)}.`
-      : `${water(p, say)}, ${p.far.toLowerCase()} is seen ${timesWords(p.times)} as far as ${p.near.toLowerCase()} ` +
+      : `${water(p, say)}, ${lowerFirst(p.far)} is seen ${timesWords(p.times)} as far as ${lowerFirst(p.near)} ` +
         `(${say.length(p.farM)} against ${say.length(p.nearM)})${food(p)}.`,
 
   'sun.turns': (p: { inFace: string; atBack: string; times: number; moon: boolean }) =>
-    `Cast towards the ${lamp(p)} and ${p.inFace.toLowerCase()} shows ${timesWords(p.times)} as far as ` +
-    `${p.atBack.toLowerCase()}; with the ${lamp(p)} at your back, ${p.atBack.toLowerCase()} shows farther.`,
+    `Cast towards the ${lamp(p)} and ${lowerFirst(p.inFace)} shows ${timesWords(p.times)} as far as ` +
+    `${lowerFirst(p.atBack)}; with the ${lamp(p)} at your back, ${lowerFirst(p.atBack)} shows farther.`,
 
   'boat-side': (p: { look: keyof typeof LOOKS; lostM: number }, say: Speech) =>
     `Let it down beside the boat: it should ${LOOKS[p.look]}, and be lost to you at about ${say.length(p.lostM)}.`,
@@ -157,7 +157,7 @@ const box = ({ finishes, distinct }: Box) =>
       : ''
 
 const food = ({ moreLikeFood }: Rivals) =>
-  moreLikeFood ? `; close up, ${moreLikeFood.toLowerCase()} is the more like their food` : ''
+  moreLikeFood ? `; close up, ${lowerFirst(moreLikeFood)} is the more like their food` : ''
 
 const lamp = ({ moon }: { moon: boolean }) => (moon ? 'moon' : 'sun')
 

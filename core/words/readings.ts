@@ -17,6 +17,14 @@ const READING: Record<ReadingKind, { name: string; spoilt: string }> = {
 const tintWord = (t: TintId) => TINTS[t].name.replace(/ \(.*/, '')
 const TARGET = { disc: 'a disc', white: 'white', black: 'black' } as const
 
+/** The reading to take next: the tints it is between, and what share of what is open now it would leave open. */
+interface Next {
+  tints: readonly [TintId, TintId]
+  kind: ReadingKind
+  leaves: number
+}
+const left = (leaves: number) => `: to some ${Math.max(1, Math.round(100 * leaves))} % of what is open now`
+
 /** What is said of readings of the water. */
 export const READING_WORDS = {
   'reading.clash': ({ kinds: [a, b] }: { kinds: readonly [ReadingKind, ReadingKind] }) =>
@@ -35,8 +43,8 @@ export const READING_WORDS = {
   ) =>
     `${cap(TARGET[p.target])} would be lost at about ${s.length(p.depthsM[0])} if it is ${tintWord(p.tints[0])}, ` +
     `and at ${s.length(p.depthsM[1])} if it is ${tintWord(p.tints[1])}.`,
-  'reading.next-jar': ({ tints: [a, b] }: { tints: readonly [TintId, TintId]; kind: ReadingKind }) =>
-    `A jar before white paper tells ${tintWord(a)} from ${tintWord(b)} by its colour.`,
-  'reading.next-any': ({ kind }: { tints: readonly [TintId, TintId]; kind: ReadingKind }) =>
-    `Of all readings, ${READING[kind].name} would narrow it down most.`,
+  'reading.next-jar': ({ tints: [a, b], leaves }: Next) =>
+    `A jar before white paper tells ${tintWord(a)} from ${tintWord(b)} by its colour${left(leaves)}.`,
+  'reading.next-any': ({ kind, leaves }: Next) =>
+    `Of all readings, ${READING[kind].name} would narrow it down most${left(leaves)}.`,
 } as const

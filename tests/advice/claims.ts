@@ -356,4 +356,132 @@ export const CLAIMS: readonly Claim[] = [
     asks: { lure: 'walking-topwater', water: water(2, 'green', 24), light: light('clear', -30, { moon: 0.8 }) },
     leads: /black|dark/i,
   },
+  {
+    says: 'Slow lures in clear, pressured water get a clear leader, also at 3 to 5 m',
+    asks: {
+      lure: 'worm',
+      water: water(4, 'green', 20, { pressure: 'high' }),
+      light: light('clear', 45),
+      background: 'gravel',
+    },
+    shows: a => says(a, /tie a clear leader/),
+  },
+  {
+    says: 'In the cold nothing is hurried',
+    asks: { lure: 'shallow-crankbait', water: water(3, 'green', 8), light: light('clear', 40) },
+    shows: a => says(a, /will not chase/) && !says(a, /^Faster/),
+  },
+  {
+    says: 'nor at night',
+    asks: { lure: 'lipless-crankbait', water: water(3, 'green', 22), light: light('clear', -30) },
+    shows: a => !says(a, /^Faster/),
+  },
+  {
+    says: 'A crappie jig is held still, and never made bigger',
+    asks: { lure: 'crappie-jig', species: 'crappie', water: water(0.35, 'brown', 15), light: light('partly', 40) },
+    shows: a => says(a, /Hold it still/) && !says(a, /Bigger/),
+  },
+  {
+    says: 'A fall in temperature asks for smaller and slower, and one deep knock or silence',
+    asks: {
+      lure: 'lipless-crankbait',
+      water: water(1.5, 'green', 15, { trend: 'falling' }),
+      light: light('clear', 40),
+    },
+    shows: a => says(a, /smaller, and slower/) && says(a, /one deep knock, or silent/),
+  },
+  {
+    says: 'On beds the angler watches the lure',
+    asks: { lure: 'tube', water: water(2.5, 'green', 18), light: light('clear', 50), season: 'spawn' },
+    shows: a => says(a, /where you can watch it/),
+  },
+  {
+    says: 'The first pick stays first: no dress-up passes it',
+    asks: { lure: 'shallow-crankbait', water: water(0.6, 'brown', 18), light: light('partly', 40) },
+    shows: a => a.dressUps.every(d => !/passes/.test(d.text)),
+  },
+  {
+    says: 'Mud gets no quiet green on the third rod',
+    asks: { lure: 'craw', water: water(0.15, 'brown', 20), light: light('partly', 40) },
+    shows: a => a.rotation[2]!.finish.families[0] !== 'olive',
+  },
+  {
+    says: 'A listed goby is half and more of what smallmouth eat',
+    asks: {
+      lure: 'tube',
+      species: 'smallmouth-bass',
+      water: water(4, 'blue-clear', 18, { prey: ['goby', 'crawfish', 'yellow-perch'] }),
+      light: light('clear', 45),
+    },
+    shows: a =>
+      (a.assumed.find(x => x.path === 'forage')!.value as { kind: string; share: number }[])[0]!.kind === 'goby' &&
+      (a.assumed.find(x => x.path === 'forage')!.value as { share: number }[])[0]!.share >= 0.5,
+  },
+  {
+    says: 'Fry seen at 19 °C end the spawn',
+    asks: {
+      lure: 'swimbait',
+      water: water(1.5, 'green', 19, { trend: 'rising' }),
+      light: light('clear', 45),
+      clues: ['fry'],
+    },
+    shows: a =>
+      a.assumed.find(x => x.path === 'season')!.value === 'postspawn' ||
+      a.assumed.some(x => x.path === 'forage' && (x.value as { kind: string }[])[0]!.kind === 'fry'),
+  },
+  {
+    says: 'Bladed jigs in warming tea know the craw',
+    asks: {
+      lure: 'bladed-jig',
+      water: water(0.9, 'tea', 14, { trend: 'rising' }),
+      light: light('partly', 40),
+      season: 'prespawn',
+      limit: 60,
+    },
+    shows: a => a.ranked.some(r => r.reasons.some(x => x.custom?.id === 'bladed-craw-tea')),
+  },
+  {
+    says: 'Inshore picks get quieter under pressure',
+    asks: {
+      lure: 'inshore-paddletail',
+      species: 'seatrout',
+      water: water(2.5, 'blue-clear', 22, { ...salt, pressure: 'high' }),
+      light: light('clear', 50),
+    },
+    shows: a => a.ranked.slice(0, 3).every(r => r.finish.traits.flash !== 'high'),
+  },
+  {
+    says: 'Topwater at noon in the open is sent to the shade',
+    asks: { lure: 'walking-topwater', water: water(2, 'green', 27), light: light('clear', 60) },
+    shows: a => says(a, /High sun in the open/),
+  },
+  {
+    says: 'and under the shade it is not',
+    asks: {
+      lure: 'walking-topwater',
+      water: water(2, 'green', 27),
+      light: light('clear', 60, { canopy: 'trees-or-dock' }),
+    },
+    shows: a => !says(a, /High sun in the open/),
+  },
+  {
+    says: 'Under a mat nobody gets a long look at a colour',
+    asks: {
+      lure: 'casting-jig',
+      water: water(2.5, 'green', 24, { pressure: 'high' }),
+      light: light('clear', 60, { canopy: 'mat' }),
+      background: 'green-weed',
+    },
+    shows: a => a.colourMatters.level !== 'much' && says(a, /clean, drain and dry/),
+  },
+  {
+    says: 'A fish that is kept has its limits',
+    asks: { lure: 'inshore-spoon', species: 'red-drum', water: water(1, 'green', 22, salt), light: light('clear', 40) },
+    shows: a => says(a, /size, bag and season limits/) && says(a, /stingrays/),
+  },
+  {
+    says: 'A dark spoon is among the rods of winter',
+    asks: { lure: 'jigging-spoon', water: water(3, 'green', 8), light: light('clear', 30), season: 'winter' },
+    shows: a => a.rotation.some(x => x.finish.traits.tone === 'dark'),
+  },
 ]

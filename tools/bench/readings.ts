@@ -32,7 +32,7 @@ const TWELVE: readonly Reading[] = [
 export function benchReadings(): void {
   const rows = Object.entries(MIXTURES).map(([name, kinds]) => {
     const { covered, byOdds } = calibration(COUNT, SEED, 3, kinds)
-    const odds = byOdds.map(b => (b.count ? `${b.said.toFixed(2)} → ${b.true.toFixed(2)}` : '–'))
+    const odds = byOdds.map(b => (b.count ? `${b.said.toFixed(2)} → ${b.true.toFixed(2)} (${b.count})` : '–'))
     return [name, `${(100 * covered).toFixed(0)} %`, ...odds]
   })
   table(
