@@ -6,6 +6,7 @@ import { dayAnswerSchema, daySchema } from '#shared/schema/day'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
 import { syncAnswerSchema, syncRequestSchema } from '#shared/schema/sync'
 import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
+import { seasonAnswerSchema, seasonSchema } from '#shared/schema/season'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
 
 type JsonSchema = Record<string, unknown>
@@ -86,6 +87,17 @@ const ADDRESSES = {
       requestBody: { required: true, content: json(ref('KitRequest')) },
       responses: {
         200: { description: `The kits of each size. ${inPieces}`, content: json(ref('Kit')) },
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/season': {
+    post: {
+      summary: 'What a log says: what works here, and which school has earned weight. Stores nothing.',
+      requestBody: { required: true, content: json(ref('SeasonRequest')) },
+      responses: {
+        200: { description: `The season. ${inPieces}`, content: json(ref('Season')) },
         422: refused,
         503: busy,
       },
@@ -226,6 +238,7 @@ const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
   'day-plans': 'engine',
   'kits': 'engine',
   'trials': 'engine',
+  'season': 'engine',
   'waters': 'place',
   'forecast': 'place',
   'instruments': 'place',
@@ -292,6 +305,8 @@ export function openApi(version: string) {
     DayPlan: described(dayAnswerSchema, parts),
     KitRequest: described(kitSchema, parts),
     Kit: described(kitAnswerSchema, parts),
+    SeasonRequest: described(seasonSchema, parts),
+    Season: described(seasonAnswerSchema, parts),
     SyncRequest: described(syncRequestSchema, parts),
     Sync: described(syncAnswerSchema, parts),
     OrderRequest: described(orderSchema, parts),

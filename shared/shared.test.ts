@@ -267,6 +267,7 @@ describe('the OpenAPI description', () => {
       '/recommendations',
       '/recover',
       '/recovery-code',
+      '/season',
       '/sign-out',
       '/sync',
       '/trials/order',

@@ -22,8 +22,8 @@ export interface KitSize {
   /** Σ weight × best score in the kit ÷ Σ weight × best score of the whole catalogue. */
   share: number
   /**
-   * The same against the middle of the catalogue: Σ weight × (best in the kit − middle) ÷ Σ weight × (best − middle), at
-   * least 0. What screens say, since by the share alone one finish covers nearly everything.
+   * The same against the middle of the catalogue: Σ weight × (best in the kit − middle) ÷ Σ weight × (best − middle),
+   * at least 0. What screens say, since by the share alone one finish covers nearly everything.
    */
   cover: number
   finishIds: string[]

@@ -19,6 +19,8 @@ export interface Stance {
 
 export interface Judged extends Measured {
   score: number
+  /** The sum of effects before it is bent into a score. */
+  total: number
   stances: Record<SchoolId, Stance>
   /** Effects that add up to the score's distance from neutral; sentences made on demand. */
   because: { school: SchoolId | 'balanced'; effect: number; says: () => Sentence; custom?: Custom }[]
@@ -87,7 +89,7 @@ class Judgement implements Judged {
   readonly internalJnd
   readonly anglerM
   readonly score: number
-  private readonly total: number
+  readonly total: number
   private made: Judged['because'] | null = null
 
   constructor(

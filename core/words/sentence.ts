@@ -7,6 +7,7 @@ import { DAY_WORDS } from '#core/words/day'
 import { PICK_WORDS } from '#core/words/picks'
 import { READING_WORDS } from '#core/words/readings'
 import { REASON_WORDS } from '#core/words/reasons'
+import { SEASON_WORDS } from '#core/words/season'
 import { type Speech, speechIn } from '#core/words/wording'
 
 const WORDS = {
@@ -17,6 +18,7 @@ const WORDS = {
   ...READING_WORDS,
   ...DAY_WORDS,
   ...BENCH_WORDS,
+  ...SEASON_WORDS,
 } as const
 type Words = typeof WORDS
 

@@ -9,12 +9,16 @@ import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import { recommendByReadings } from '#core/ranking/byReadings'
 import { recommend } from '#core/ranking/recommend'
 import { trialOrder, trialOrderOfTwo } from '#core/trial/order'
+import type { Request } from '#core/request/request'
+import { type SeasonAsk, seasonOf } from '#core/season-learning/season'
+import { standsIn } from '#core/season-learning/stands'
 import { trialVerdict } from '#core/trial/verdict'
 import { type Fault, check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
 import { daySchema } from '#shared/schema/day'
 import { kitShellSchema, sceneSchema } from '#shared/schema/kit'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
+import { seasonSchema } from '#shared/schema/season'
 import { orderSchema, verdictSchema } from '#shared/schema/trial'
 
 interface DayPortion {
@@ -74,6 +78,11 @@ const JOBS = {
   'check-scenes': checkScenes,
   'score-scenes': known((scenes: readonly Scene[]) => scenes.map(s => scoreScene(s))),
   'kit': known(({ scored, ask }: { scored: readonly SceneScores[]; ask: KitAsk }) => kitOf(scored, ask)),
+  'check-season': checked(seasonSchema, asked => asked),
+  'season-stands': known((some: readonly Request[]) => some.map(asked => ({ asked, stands: standsIn(asked) }))),
+  'season': known(({ ask, stands }: { ask: SeasonAsk; stands: Parameters<typeof seasonOf>[1] }) =>
+    seasonOf(ask, stands),
+  ),
   'order': checked(orderSchema, ({ blocks, seed, anglers }) => ({
     spells: anglers === 2 ? trialOrderOfTwo(blocks, seed) : trialOrder(blocks, seed),
   })),
@@ -96,6 +105,9 @@ export const LONG_JOBS: ReadonlySet<JobKind> = new Set<JobKind>([
   'score-scenes',
   'kit',
   'describe',
+  'check-season',
+  'season-stands',
+  'season',
 ])
 
 /** The answer to a job. */

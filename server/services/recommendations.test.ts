@@ -30,6 +30,10 @@ describe('answers remembered', () => {
     const keys = [...[ASKED, ...others].map(a => keyOf(job(a))), keyOf({ kind: 'read-water', asked: { readings: [] } })]
     expect(new Set(keys).size).toBe(keys.length)
   })
+  it('are asked for by anything that JSON can say', () => {
+    const strange = JSON.parse('{"constructor":null,"__proto__":{"a":1},"toString":0}') as Request
+    expect(keyOf(job(strange))).toContain('"constructor":null')
+  })
   it('know a scene again in another order of its fields', () => {
     const turned = Object.fromEntries(Object.entries(ASKED).reverse()) as Request
     expect(

@@ -1,5 +1,4 @@
 import { LRUCache } from 'lru-cache'
-import { serialize } from 'ohash'
 import type { Job, Worked } from '#server/ranking/jobs'
 import { ENGINE_VERSION } from '#core/ranking/recommend'
 
@@ -11,8 +10,14 @@ const MOST = 8_000_000
 /** A question longer than this is answered, and not remembered. */
 const LONGEST_KEY = 8000
 
+/** The fields of a group in the order of their names. Nothing of what was asked is trusted to be what it looks like. */
+const inOrder = (_key: string, value: unknown) =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+    : value
+
 /** The same scene in the same words, whatever order its fields came in. */
-export const keyOf = (job: Job): string => `${ENGINE_VERSION}|${serialize(job)}`
+export const keyOf = (job: Job): string => `${ENGINE_VERSION}|${JSON.stringify(job, inOrder)}`
 
 /** Work that is under way, and how many wait for it: it ends when the last of them has gone. */
 interface UnderWay {

@@ -12,9 +12,12 @@ import type { AnswerByReadings } from '#core/ranking/byReadings'
 import type { SyncAnswer } from '#shared/schema/sync'
 import { trialOrder, trialOrderOfTwo } from '#core/trial/order'
 import { trialVerdict } from '#core/trial/verdict'
+import { askedIn, seasonOf } from '#core/season-learning/season'
+import { standsIn } from '#core/season-learning/stands'
 import { recommend } from '#core/ranking/recommend'
 import { type Server, freePort, startServer } from '../../tools/server'
 import { testDatabase } from '../../tools/testDatabase'
+import { MADE_UP } from '../season/madeUp'
 import { Client } from './client'
 
 const ASKED: Request = {
@@ -126,6 +129,18 @@ describe('recommendations', () => {
     const kit = await client.call('POST', '/kits', { scenes: SCENES, ...KIT })
     expect(kit.status).toBe(200)
     expect(kit.body).toEqual(JSON.parse(JSON.stringify(EXPECTED.kit)))
+  })
+  it('says what a log says, as the core does, and what is wrong with one', async () => {
+    const client = new Client(server.url)
+    const trips = MADE_UP.trips.slice(0, 5)
+    const { status, body } = await client.call('POST', '/season', { ...MADE_UP, trips })
+    const stands = askedIn(trips).map(asked => ({ asked, stands: standsIn(asked) }))
+    expect([status, body]).toEqual([200, JSON.parse(JSON.stringify(seasonOf({ ...MADE_UP, trips }, stands)))])
+    const [first] = trips
+    const wrong = { ...first, stints: [{ ...first!.stints[0], finishId: 'worm.black', toMin: 0 }, { bites: [] }] }
+    const refused = await client.call('POST', '/season', { version: '1', trips: [wrong] })
+    const paths = (refused.body as { errors: { path: string }[] }).errors.map(e => e.path)
+    expect([refused.status, paths.includes('trips.0.stints.1.lure')]).toEqual([422, true])
   })
   it('says what is wrong with a day and with each scene of a kit', async () => {
     const client = new Client(server.url)

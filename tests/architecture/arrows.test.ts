@@ -29,6 +29,7 @@ const ROOMS = [
   'schools',
   'rules',
   'ranking',
+  'season-learning',
   'day',
   'kit',
   'box',

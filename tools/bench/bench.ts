@@ -10,12 +10,13 @@ import { benchReadings } from './readings'
 import { benchLog } from './log'
 import { benchStability } from './stability'
 import { benchSentences } from './sentences'
+import { benchSeason } from './season'
 import { benchTrial } from './trial'
 
 /**
  * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
- * `npm run bench [optics|answers|stability|sentences|readings|trial|day|kit|server|drag|log|box]`: times and ratios, printed,
- * never asserted: machines differ, and a slow morning is no fault in the code.
+ * `npm run bench [optics|answers|stability|sentences|readings|season|trial|day|kit|server|drag|log|box]`: times and
+ * ratios, printed, never asserted: machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
 const run = (name: string) => !wanted.length || wanted.includes(name)
@@ -24,6 +25,7 @@ if (run('answers')) benchAnswers()
 if (run('stability')) benchStability()
 if (run('readings')) benchReadings()
 if (run('sentences')) benchSentences()
+if (run('season')) benchSeason()
 if (run('trial')) benchTrial()
 if (run('day')) benchDay()
 if (run('kit')) await benchKit()
