@@ -9,6 +9,7 @@ const WORKS: Record<Room, () => Work | Promise<Work>> = {
   bench: async () => (await import('~/bench/work')).workBench,
   box: async () => (await import('~/box/work')).workBox,
   day: async () => (await import('~/day/work')).workDay,
+  season: async () => (await import('~/log/seasonWork')).workSeason,
   desk: async () => (await import('~/desk/work')).workDesk,
 }
 

@@ -1,3 +1,4 @@
+import { madeUpLog } from '../tests/season/madeUpLog'
 import { type Page, chromium } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 
@@ -151,6 +152,17 @@ async function filled(page: Page): Promise<void> {
   await page.getByText(/Proven: no kit/).waitFor({ timeout: 90_000 })
 }
 
+/** Season with the made-up log in it. */
+async function taught(page: Page): Promise<void> {
+  await page
+    .getByRole('button', { name: 'Season', exact: true })
+    .or(page.getByRole('tab', { name: 'Season' }))
+    .click()
+  const file = { name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(madeUpLog()) }
+  await page.locator('input[type=file]').setInputFiles(file)
+  await page.getByText(/Which way of thinking/).waitFor({ timeout: 60_000 })
+}
+
 interface Shot {
   name: string
   /** Where it is looked at: the water where none is named. */
@@ -196,7 +208,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-bench', place: 'bench', query: CREEK, theme: 'noon', size: PHONE, then: hungUp },
   { name: 'phone-log', place: 'log', query: DAY, theme: 'noon', size: PHONE, then: tripStarted },
   { name: 'trial', place: 'log', query: DAY, theme: 'noon', size: DESK, then: tested },
-  { name: 'phone-log-night', place: 'log', query: DAY, theme: 'night', size: PHONE, then: tripStarted },
+  { name: 'season', place: 'log', query: DAY, theme: 'noon', size: DESK, then: taught },
   { name: 'phone-box', place: 'box', query: DAY, theme: 'noon', size: PHONE, then: filled },
 ]
 const wanted = process.argv.slice(2)

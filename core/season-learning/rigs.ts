@@ -137,7 +137,7 @@ function groupOf(strata: readonly Stratum[], layout: Layout, standsOf: StandsOf)
   }
 }
 
-/** Log-likelihood of a trip's strata and its slopes and curvatures: in each, bites fall on its rigs by exposure × effect. */
+/** Log-likelihood of a trip's strata, its slopes and curvatures: bites fall on rigs by exposure × effect. */
 function termsOf(
   strata: readonly Compiled[],
   p: number,

@@ -193,7 +193,7 @@ describe('the fit', () => {
     const back = answerOf({ trips: [...trips].reverse() }, () => STANDS)
     const round = (e: (typeof there.effects)[number]) => [e.level, e.id, e.times.toFixed(3)].join()
     expect(back.effects.map(round).sort()).toEqual(there.effects.map(round).sort())
-    const remembered = trip(8, drawnTrips(7, 1)[0]!.stints, { asItHappened: false })
+    const remembered = trip(8, [...drawnTrips(7, 1)[0]!.stints], { asItHappened: false })
     const { used, effects } = answerOf({ trips: [...trips, remembered] }, () => STANDS)
     expect([used.leftOut, used.trips]).toEqual([[{ tripId: 't8', why: 'not-as-it-happened' }], 4])
     expect(effects).toEqual(there.effects)

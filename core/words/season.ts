@@ -3,14 +3,14 @@ import { SCHOOLS, type SchoolId } from '#core/words/schools'
 import { timesWords } from '#core/words/quantities'
 import { type None, lowerFirst } from '#core/words/wording'
 
-/** Times its fellows, with eight in ten between; how many bites say so, and how many more it takes (null: a season's). */
+/** Times its fellows, with eight in ten between. */
 interface Shown {
   times: number
   low: number
   high: number
 }
 const times = (v: number) => (v < 1.95 ? `${v.toFixed(1).replace(/\.0$/, '')} times` : timesWords(v))
-const between = (p: Shown) => `${times(p.times)} its fellows, eight in ten ${p.low.toFixed(1)} to ${p.high.toFixed(1)}`
+const between = (p: Shown) => `${times(p.times)} its fellows, eight in ten ${p.low.toFixed(2)} to ${p.high.toFixed(2)}`
 const more = (bites: number | null) =>
   bites === null ? 'more than a season’s to be sure' : bites > 0 ? `about ${bites} more to be sure` : 'enough to say so'
 
@@ -22,8 +22,10 @@ export const SEASON_WORDS = {
     `${p.finish}: ${between(p)}. ${p.bites} bites say so; ${more(p.more)}.`,
   'season.group': (p: Shown & { name: string; bites: number; more: number | null }) =>
     `${p.name}: ${between(p)}. ${p.bites} bites say so; ${more(p.more)}.`,
-  'season.table-misleads': (p: { finish: string; plain: number; times: number }) =>
-    `By bites an hour ${lowerFirst(p.finish)} leads, ${times(p.plain)}; against rods beside it ${times(p.times)}.`,
+  'season.table-misleads': (p: { finish: string; plain: number; times: number }) => {
+    const beside = `against rods beside it ${times(p.times)}`
+    return `By bites an hour ${lowerFirst(p.finish)} leads, ${times(p.plain)}; ${beside}.`
+  },
   'season.unpaired': ({ share }: { share: number }) =>
     `${Math.round(100 * share)} % of your bites came with no other rod tried in that half-hour: they tell of the place ` +
     'alone.',

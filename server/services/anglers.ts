@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Database } from '#server/db/connection'
+import { QueryTypes } from 'sequelize'
 import { inTime } from '#server/db/inTime'
 import { beginMove } from '#server/services/moves'
 
@@ -12,9 +13,13 @@ export async function standingOf({ Angler }: Database, s: { anglerId: string; ve
   return row.sessionVersion === s.version ? 'known' : 'ended'
 }
 
-/** The row of an angler, made where it is missing. */
-export async function makeAngler({ Angler }: Database, id: string): Promise<void> {
-  await Angler.bulkCreate([{ id }], { ignoreDuplicates: true })
+/** The row of an angler, made where it is missing; whether it was. */
+export async function makeAngler({ sequelize }: Database, id: string): Promise<boolean> {
+  const made = await sequelize.query('insert into anglers (id) values (:id) on conflict do nothing returning 1', {
+    replacements: { id },
+    type: QueryTypes.SELECT,
+  })
+  return made.length > 0
 }
 
 /** End every session of an angler, on every device; also where nothing of it was kept, and only cookies know it. */

@@ -52,9 +52,14 @@ export const knownAngler = async (event: H3Event): Promise<string> => (await ask
 export async function ensureAngler(event: H3Event): Promise<string> {
   const { id, known } = await askingOrNew(event)
   if (!known) {
-    await NEW_ANGLERS.everyone.take(event, ALL)
-    await NEW_ANGLERS.address.take(event, addressOf(event))
-    await makeAngler(database(), id)
+    const address = addressOf(event)
+    await NEW_ANGLERS.everyone.refuseWhenFull(event, ALL)
+    await NEW_ANGLERS.address.refuseWhenFull(event, address)
+    // Sent many at once by a device that is new, only one makes it.
+    if (await makeAngler(database(), id)) {
+      await NEW_ANGLERS.everyone.take(event, ALL)
+      await NEW_ANGLERS.address.take(event, address)
+    }
   }
   return id
 }

@@ -12,6 +12,13 @@ const setting = (name: string, usual: number) => {
 export interface Limit {
   /** Count one; a 429 with when to come again where it is one too many. */
   take: (event: H3Event, key: string) => Promise<void>
+  /** The same where one more would be too many, without counting it. */
+  refuseWhenFull: (event: H3Event, key: string) => Promise<void>
+}
+
+function refuse(event: H3Event, msBeforeNext: number): never {
+  setResponseHeader(event, 'retry-after', Math.ceil(msBeforeNext / 1000))
+  throw faultError(429, [{ path: '', code: 'too-many', message: 'Too many requests. Try again in a moment.' }])
 }
 
 function limit(points: number, seconds: number): Limit {
@@ -22,9 +29,12 @@ function limit(points: number, seconds: number): Limit {
         await limiter.consume(key)
       } catch (refused) {
         if (!(refused instanceof RateLimiterRes)) throw refused
-        setResponseHeader(event, 'retry-after', Math.ceil(refused.msBeforeNext / 1000))
-        throw faultError(429, [{ path: '', code: 'too-many', message: 'Too many requests. Try again in a moment.' }])
+        refuse(event, refused.msBeforeNext)
       }
+    },
+    async refuseWhenFull(event, key) {
+      const so = await limiter.get(key)
+      if (so && so.remainingPoints <= 0) refuse(event, so.msBeforeNext)
     },
   }
 }

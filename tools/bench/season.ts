@@ -46,7 +46,7 @@ export function benchSeason(): void {
     ['', 'found'],
     [
       [
-        `"earned" among ${NULLS.anglers} anglers without an effect, looked at every ${NULLS.every} of ${NULLS.trips} trips`,
+        `"earned" among ${NULLS.anglers} without an effect, looked at every ${NULLS.every} of ${NULLS.trips} trips`,
         `${((100 * earned) / NULLS.anglers).toFixed(1)} %`,
       ],
       ['largest evidence among them', most.toFixed(1)],

@@ -19,6 +19,7 @@ import { download } from '~/settings/download'
 import { counted } from '~/words/numbers'
 import FileIn from '~/components/common/FileIn.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
+import LogTaught from './LogTaught.vue'
 import TapList from './TapList.vue'
 import TripPicture from './TripPicture.vue'
 
@@ -73,6 +74,7 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
 
 <template>
   <div class="grid gap-6 p-4 lg:grid-cols-2">
+    <LogTaught class="min-w-0 lg:col-span-2" :trips="trips" :taps="log.allTaps" />
     <section aria-label="Bites by finish">
       <h2 class="figure text-lead font-bold">Bites an hour, by finish</h2>
       <p v-if="hours < SAYS" class="leading-snug">

@@ -1,0 +1,63 @@
+import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { LoggedTrip } from '#core/season-learning/log'
+import type { SeasonAnswer } from '#core/season-learning/season'
+import type { UnitSystem } from '#core/units'
+import { handFor } from '~/screen/worker'
+import { workerHand } from '~/screen/workerHand'
+import type { Ranked, SeasonAsk, SeasonResult } from './seasonWork'
+
+/** Rankings between two looks at whether something newer was asked: well under the 200 ms a stop may take. */
+const AT_ONCE = 8
+
+const makeWorker = () => handFor<SeasonAsk, SeasonResult>('season')
+
+/** What the log says, worked out in a worker, in parts: how far it has come, and a way to stop it. */
+export function useSeason(
+  trips: () => readonly LoggedTrip[],
+  units: () => UnitSystem,
+  makeHand: () => ReturnType<typeof makeWorker> = makeWorker,
+) {
+  const answer = shallowRef<SeasonAnswer | null>(null)
+  const progress = shallowRef<Ranked | null>(null)
+  const failed = ref(false)
+  const stopped = ref(false)
+  const { work, end } = workerHand(makeHand, async (ask: SeasonAsk) => (await import('./seasonWork')).workSeason(ask))
+  let newest = 0
+
+  async function read(): Promise<void> {
+    const mine = ++newest
+    const asked = trips()
+    stopped.value = false
+    failed.value = false
+    if (!asked.some(t => t.stints.length)) {
+      answer.value = null
+      progress.value = null
+      return
+    }
+    try {
+      for (;;) {
+        const ranked = (await work({ kind: 'rank', trips: asked, most: AT_ONCE })) as Ranked
+        if (mine !== newest) return
+        progress.value = ranked
+        if (ranked.done >= ranked.total) break
+      }
+      const told = (await work({ kind: 'season', trips: asked, units: units() })) as SeasonAnswer
+      if (mine !== newest) return
+      answer.value = told
+      progress.value = null
+    } catch {
+      if (mine === newest) failed.value = true
+    }
+  }
+  function stop(): void {
+    newest++
+    stopped.value = true
+    progress.value = null
+  }
+  watch([trips, units], () => void read(), { immediate: true })
+  onScopeDispose(() => {
+    newest++
+    end()
+  })
+  return { answer, progress, failed, stopped, stop, read }
+}

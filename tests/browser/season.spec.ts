@@ -1,0 +1,25 @@
+import { expect, test } from '@playwright/test'
+import { madeUpLog } from '../season/madeUpLog'
+import { cleanInEveryTheme } from './screen'
+
+test('what the log has taught is said of a made-up season, and is not fooled by it', async ({ page }) => {
+  await page.goto('/log')
+  await page
+    .getByRole('button', { name: 'Season', exact: true })
+    .or(page.getByRole('tab', { name: 'Season' }))
+    .click()
+  const taught = page.getByRole('region', { name: 'What the log has taught' })
+  await expect(taught).toContainText('Nothing yet.')
+  const file = { name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(madeUpLog()) }
+  await page.locator('input[type=file]').setInputFiles(file)
+  await expect(taught).toContainText('bites of 408 came with another rod tried beside it, on 24 trips.')
+  await expect(taught).toContainText('By bites an hour gold, orange belly leads')
+  await expect(taught).toContainText('No reason to change the weights.')
+  await expect(taught.getByRole('listitem').filter({ hasText: 'Fire-bright' })).toContainText('better')
+  await expect(taught.getByRole('listitem').filter({ hasText: 'Gold, orange belly' })).toContainText('too few to say')
+  await expect(taught.getByRole('rowheader')).toHaveCount(7)
+  await page.setViewportSize({ width: 390, height: 844 })
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+  expect(wide).toBeLessThanOrEqual(0)
+  await cleanInEveryTheme(page)
+})
