@@ -27,8 +27,8 @@ export const SEASON_WORDS = {
     return `By bites an hour ${lowerFirst(p.finish)} leads, ${times(p.plain)}; ${beside}.`
   },
   'season.unpaired': ({ share }: { share: number }) =>
-    `${Math.round(100 * share)} % of your bites came with no other rod tried in that half-hour: they tell of the place ` +
-    'alone.',
+    `${Math.round(100 * share)} % of your bites came with no other rod tried in that half-hour: ` +
+    'they tell of the place alone.',
   'season.place': (p: Shown & { spot: string; trips: number }) =>
     `${p.spot}: ${between(p)}, over ${p.trips} trips, on the days you went.`,
   'season.weights-stand': (_: { evidence: number; bites: number }) => 'No reason to change the weights.',
