@@ -102,7 +102,7 @@ const DAY_SET = {
   tide: null,
   bank: { facingDeg: 90, heightM: 11, acrossHeightM: 14, acrossM: 46 },
   packMost: 7,
-  changeMin: 4,
+  changeMin: 8,
   minSpellMin: 60,
 }
 const SOUND_SET = {

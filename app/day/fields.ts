@@ -46,7 +46,7 @@ export const FIRST_DAY: DaySet = {
   tide: null,
   bank: null,
   packMost: 7,
-  changeMin: 4,
+  changeMin: 8,
   minSpellMin: 60,
   pins: [],
 }

@@ -91,7 +91,7 @@ describe('a day’s plan', () => {
     }
     const { bank: _b, packMost: _p, changeCost: _c, minSpellMin: _m, hours: _h, ...bare } = asked
     open({ id: 'p', at: '', body: { ...body, asked: bare } }, true)
-    expect(useDayStore().set).toMatchObject({ bank: null, hours: null, packMost: 7, changeMin: 4, minSpellMin: 0 })
+    expect(useDayStore().set).toMatchObject({ bank: null, hours: null, packMost: 7, changeMin: 8, minSpellMin: 0 })
   })
 })
 

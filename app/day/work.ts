@@ -123,7 +123,7 @@ const of100 = (v: number, whole: number) => (whole > 0 ? Math.round((1000 * v) /
 function plan({ request: r, own, scores: told, pins }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
   const day = dayOf(r, ownFinishes(own))
   const units = r.units ?? 'metric'
-  const planned = planDay(r, day, told, pins)
+  const planned = planDay(r, day, told, pins, true)
   const shown = (l: number, spells: readonly Spell[]) =>
     spells.map((spell, i): SpellShown => ({
       from: spell.from,

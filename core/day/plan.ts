@@ -63,10 +63,10 @@ const worthOf = ({ worth }: Lane, { spells }: LanePlan, { changeCost }: ChangeRu
 
 type Choosable = Parameters<typeof bestPack>[0]
 
-/** The best pack of the usual size, less what the day hardly loses without: smaller ones until all are worth it. */
-function worthPacking(held: Choosable, every: Choosable, rules: ChangeRules): number[][] {
+/** The best pack of at most so many, less what the day hardly loses without: smaller ones until all are worth it. */
+function worthPacking(held: Choosable, every: Choosable, atMost: number, rules: ChangeRules): number[][] {
   const all = every.reduce((sum, { lane, finishes }) => sum + bestSpells(lane, finishes, rules).value, 0)
-  for (let most = USUAL_PACK; ; most--) {
+  for (let most = atMost; ; most--) {
     const { chosen } = bestPack(held, most, rules)
     const least = Math.min(...every.flatMap((of, l) => lostWithout(of, chosen[l]!, rules)))
     if (most <= held.length || least >= WORTH_PACKING * all) return chosen
@@ -76,8 +76,15 @@ function worthPacking(held: Choosable, every: Choosable, rules: ChangeRules): nu
 /**
  * Plan a day from what was scored: nothing here asks the optics, so that costs and packs can be tried at once. Changes
  * that are held bind the pack and its spells, not what the day could be worth.
+ * @param onlyWorth leave out what the day hardly loses without: where no size was asked for, and on the screen
  */
-export function planDay(r: DayRequest, { steps, own }: Day, scores: DayScores, pins: readonly Pin[] = []): DayPlan {
+export function planDay(
+  r: DayRequest,
+  { steps, own }: Day,
+  scores: DayScores,
+  pins: readonly Pin[] = [],
+  onlyWorth = r.packMost === undefined,
+): DayPlan {
   const minutes = steps.map(s => s.endMin - s.atMin)
   const rules = rulesOf(r)
   const lanes = r.lures.map((asked, l): Lanes => {
@@ -91,7 +98,8 @@ export function planDay(r: DayRequest, { steps, own }: Day, scores: DayScores, p
     const mine = pins.filter(p => p.lane === l)
     return { lane: { ...lane, worth: heldWorth(lane, lanes[l]!.ids, steps, mine) }, finishes }
   })
-  const chosen = r.packMost === undefined ? worthPacking(held, every, rules) : bestPack(held, r.packMost, rules).chosen
+  const most = r.packMost ?? USUAL_PACK
+  const chosen = onlyWorth ? worthPacking(held, every, most, rules) : bestPack(held, most, rules).chosen
   const packed = held.map(({ lane }, l) => {
     const plan = chosen[l]!.length ? bestSpells(lane, chosen[l]!, rules) : null
     return plan && { ...plan, value: worthOf(every[l]!.lane, plan, rules) }

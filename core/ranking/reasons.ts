@@ -47,13 +47,15 @@ function onceEach(because: readonly Because[]): Because[] {
 
 /**
  * Reasons of the contract: the weightiest in words, the small ones together, adding up to the score less a half. A
- * custom that the optics contradict never stands first.
+ * custom that the optics contradict never stands first, nor that a finish is only as light as their food.
  */
 export function reasonsOf(j: Judged, judge: Judge, units: UnitSystem): Reason[] {
   const sorted = onceEach(j.because)
     .filter(b => Math.abs(b.effect) >= LEAST_EFFECT)
     .sort(byWeight)
-  const sound = sorted.findIndex(b => !b.custom || judge.verdict(b.custom) !== 'contradicts')
+  const leads = (b: Because) =>
+    b.custom ? judge.verdict(b.custom) !== 'contradicts' : b.effect < 0 || b.says().code !== 'match.tone'
+  const sound = sorted.findIndex(leads)
   if (sound > 0) sorted.unshift(...sorted.splice(sound, 1))
   const out: Reason[] = sorted.slice(0, MOST_REASONS).map(b => ({
     school: b.school,

@@ -86,7 +86,10 @@ export const goodReasons = (j: Judged, judge: Judge): { effect: number; says: Se
 
 /** What speaks most for a finish. */
 export function bestReason(j: Judged, judge: Judge): Sentence {
-  const good = goodReasons(j, judge)
+  const all = goodReasons(j, judge)
+  // That it is as light as their food is said where there is nothing better to say.
+  const telling = all.filter(g => g.says.code !== 'match.tone')
+  const good = telling.length ? telling : all
   return good.length ? good.reduce((a, b) => (b.effect > a.effect ? b : a)).says : plainly('rod.best')
 }
 
