@@ -1,3 +1,4 @@
+import { medianOf } from '#core/numeric/median'
 import { rounded } from '#core/numeric/rounded'
 import { type Cover, type Worth, bestCover } from '#core/kit/cover'
 import { type SceneScores, scoredFinishes } from '#core/kit/scenes'
@@ -60,12 +61,6 @@ interface LureScenes {
   middle: number
 }
 
-/** The middle of some scores: the median, of an even number the mean of the two. */
-function middleOf(scores: readonly number[]): number {
-  const sorted = [...scores].sort((a, b) => a - b)
-  return (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2
-}
-
 function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): LureScenes[] {
   const lures = [...new Set(scenes.map(s => s.lure))].sort()
   return lures.map(lure => {
@@ -77,7 +72,7 @@ function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): 
       worth: ids.map((_, f) => Float64Array.from(of, s => s.weight * s.scores[f]!)),
       near: new Set(of.flatMap(s => s.near)),
       best: of.reduce((sum, s) => sum + s.weight * Math.max(...s.scores), 0),
-      middle: of.reduce((sum, s) => sum + s.weight * middleOf(s.scores), 0),
+      middle: of.reduce((sum, s) => sum + s.weight * medianOf(s.scores), 0),
     }
   })
 }

@@ -28,6 +28,15 @@ export interface Group {
   terms: (shared: Float64Array, own: Float64Array, curvature: Float64Array) => GroupTerms
 }
 
+/** Nothing yet, of a group with so many effects of its own. */
+export const noTerms = (p: number, r: number): GroupTerms => ({
+  ln: 0,
+  shared: new Float64Array(p),
+  own: new Float64Array(r),
+  between: new Float64Array(p * r),
+  within: new Float64Array(r * r),
+})
+
 export interface ArrowFit {
   mean: Float64Array
   /** Of what all share, the groups' own integrated out; row-major p × p. */
@@ -85,6 +94,19 @@ export function fitArrow(
     }),
     lnEvidence: ln + lnPrior - lnShared - lnFactors,
   }
+}
+
+/** Mean and variance of a linear sum of what all share: pairs of a parameter and its factor. */
+export function linearSum({ mean, covariance }: ArrowFit, row: Iterable<readonly [number, number]>) {
+  const p = mean.length
+  const entries = [...row]
+  let sum = 0
+  let variance = 0
+  for (const [i, a] of entries) {
+    sum += a * mean[i]!
+    for (const [j, b] of entries) variance += a * b * covariance[i * p + j]!
+  }
+  return { mean: sum, variance }
 }
 
 /** What of a group is kept between eliminating its own effects and stepping them back. */

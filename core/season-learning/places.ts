@@ -1,4 +1,12 @@
-import { type ArrowFit, type Group, type GroupTerms, type Prior, fitArrow } from '#core/season-learning/arrow'
+import {
+  type ArrowFit,
+  type Group,
+  type GroupTerms,
+  type Prior,
+  fitArrow,
+  linearSum,
+  noTerms,
+} from '#core/season-learning/arrow'
 
 /** Half-hours at a spot: bites, and the exposure in minutes times how good the rigs in hand were. */
 export interface HalfHour {
@@ -91,13 +99,7 @@ function groupOf(halves: readonly HalfHour[], at: Map<string, number>, hotSd: nu
     own: r,
     ownPrecision: Float64Array.from({ length: r }, (_, i) => (i === 0 ? hotSd : SD.within) ** -2),
     terms(shared, mine, curvature): GroupTerms {
-      const t: GroupTerms = {
-        ln: 0,
-        shared: new Float64Array(p),
-        own: new Float64Array(r),
-        between: new Float64Array(p * r),
-        within: new Float64Array(r * r),
-      }
+      const t = noTerms(p, r)
       for (const { h, shared: s, own: o } of rows) {
         let eta = Math.log(Math.max(1e-9, h.exposure))
         for (const i of s) eta += shared[i]!
@@ -127,14 +129,8 @@ export function contrastAmong(
   name: string,
   fellows: readonly string[],
 ): { mean: number; sd: number } {
-  const p = fit.mean.length
   const row = new Map<number, number>([[at.get(name)!, 1]])
   for (const f of fellows) row.set(at.get(f)!, (row.get(at.get(f)!) ?? 0) - 1 / fellows.length)
-  let mean = 0
-  let variance = 0
-  for (const [i, a] of row) {
-    mean += a * fit.mean[i]!
-    for (const [j, b] of row) variance += a * b * fit.covariance[i * p + j]!
-  }
+  const { mean, variance } = linearSum(fit, row)
   return { mean, sd: Math.sqrt(Math.max(0, variance)) }
 }

@@ -1,4 +1,12 @@
-import { type ArrowFit, type Group, type GroupTerms, type Prior, fitArrow } from '#core/season-learning/arrow'
+import {
+  type ArrowFit,
+  type Group,
+  type GroupTerms,
+  type Prior,
+  fitArrow,
+  linearSum,
+  noTerms,
+} from '#core/season-learning/arrow'
 import type { Cell, Stratum } from '#core/season-learning/log'
 import { COVARIATES, type Stands } from '#core/season-learning/stands'
 import type { Request } from '#core/request/request'
@@ -146,13 +154,7 @@ function termsOf(
   own: Float64Array,
   curvature: Float64Array,
 ): GroupTerms {
-  const t: GroupTerms = {
-    ln: 0,
-    shared: new Float64Array(p),
-    own: new Float64Array(r),
-    between: new Float64Array(p * r),
-    within: new Float64Array(r * r),
-  }
+  const t = noTerms(p, r)
   for (const { touched, cells, bites: n } of strata) {
     const m = touched.length
     const eta = cells.map(c => {
@@ -223,13 +225,10 @@ export function fitRigs(layout: Layout, groups: readonly Group[]): RigFit {
 /** Mean and standard deviation of a linear sum of parameters, over the widths. */
 export function sumOf({ fits }: RigFit, row: readonly { at: number; value: number }[]): { mean: number; sd: number } {
   const each = fits.map(({ weight, fit }) => {
-    const p = fit.mean.length
-    let mean = 0
-    let variance = 0
-    for (const a of row) {
-      mean += a.value * fit.mean[a.at]!
-      for (const b of row) variance += a.value * b.value * fit.covariance[a.at * p + b.at]!
-    }
+    const { mean, variance } = linearSum(
+      fit,
+      row.map(e => [e.at, e.value] as const),
+    )
     return { weight, mean, variance }
   })
   const mean = each.reduce((s, e) => s + e.weight * e.mean, 0)

@@ -3,7 +3,7 @@ import { LURES, type LureId } from '#core/lure/types'
 import { normalBelow } from '#core/numeric/normal'
 import { rounded } from '#core/numeric/rounded'
 import { ENGINE_VERSION } from '#core/ranking/recommend'
-import type { Group } from '#core/season-learning/arrow'
+import { type Group, linearSum } from '#core/season-learning/arrow'
 import { type LoggedTrip, type Stratum, askedOf, compares, strataOf } from '#core/season-learning/log'
 import { type HalfHour, type PlaceFit, contrastAmong, fitPlaces, spotKey } from '#core/season-learning/places'
 import {
@@ -488,7 +488,6 @@ function placeEffects(
 function perHourOf(places: PlaceFit, halves: readonly (HalfHour & { minutes: number })[]): SeasonAnswer['perHour'] {
   const waters = [...new Set(halves.map(h => h.water))].sort()
   const { fit, at, hotSd } = places
-  const p = fit.mean.length
   return Object.fromEntries(
     waters.map(water => {
       const mine = halves.filter(h => h.water === water)
@@ -507,12 +506,8 @@ function perHourOf(places: PlaceFit, halves: readonly (HalfHour & { minutes: num
         add(`clarity ${h.band}`, k)
         add(`phase ${h.phase}`, k)
       }
-      let mean = Math.log(60)
-      let variance = hotSd ** 2
-      for (const [i, a] of row) {
-        mean += a * fit.mean[i]!
-        for (const [j, b] of row) variance += a * b * fit.covariance[i * p + j]!
-      }
+      const sum = linearSum(fit, row)
+      const [mean, variance] = [Math.log(60) + sum.mean, hotSd ** 2 + sum.variance]
       const { times: best, low, high } = timesOf({ mean, sd: Math.sqrt(variance) })
       return [water, { best, low, high }]
     }),

@@ -1,4 +1,5 @@
 import type { LureId } from '#core/lure/types'
+import { medianOf } from '#core/numeric/median'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import type { Phase } from '#core/season/phase'
@@ -24,11 +25,6 @@ export const COVARIATES = 1 + SCHOOL_IDS.length
 /** A sum, and a stance, beyond these say no more. */
 const [MOST_SUM, MOST_STANCE] = [1.5, 1] as const
 const held = (v: number, most: number) => Math.max(-most, Math.min(most, v))
-
-const medianOf = (values: readonly number[]) => {
-  const sorted = [...values].sort((a, b) => a - b)
-  return (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2
-}
 
 /**
  * Where every finish of a lure stands in a moment, by the engine and by each school: what the log is held against.

@@ -21,7 +21,6 @@ export interface LaneSettings {
 
 interface Waiting {
   begin: () => void
-  sinceMs: number
 }
 
 /** Weight of the newest job in what a job is taken to last. */
@@ -78,7 +77,6 @@ export function makeLane({ threads, mostWaitMs, mostOfOne, typicalMs }: LaneSett
         signal?.removeEventListener('abort', gone)
       }
       const job: Waiting = {
-        sinceMs: now(),
         begin: () => {
           done()
           running++
