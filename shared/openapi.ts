@@ -5,6 +5,7 @@ import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
 import { dayAnswerSchema, daySchema } from '#shared/schema/day'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
 import { syncAnswerSchema, syncRequestSchema } from '#shared/schema/sync'
+import { luresAnswerSchema, luresSchema } from '#shared/schema/lures'
 import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
 import { seasonAnswerSchema, seasonSchema } from '#shared/schema/season'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
@@ -90,6 +91,13 @@ const ADDRESSES = {
         422: refused,
         503: busy,
       },
+    },
+  },
+  '/lures': {
+    post: {
+      summary: 'Which lure here: what comes through, is found and is taken, and why not the others. Stores nothing.',
+      requestBody: { required: true, content: json(ref('LuresRequest')) },
+      responses: { 200: { description: 'The lures.', content: json(ref('Lures')) }, 422: refused, 503: busy },
     },
   },
   '/season': {
@@ -239,6 +247,7 @@ const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
   'kits': 'engine',
   'trials': 'engine',
   'season': 'engine',
+  'lures': 'engine',
   'waters': 'place',
   'forecast': 'place',
   'instruments': 'place',
@@ -305,6 +314,8 @@ export function openApi(version: string) {
     DayPlan: described(dayAnswerSchema, parts),
     KitRequest: described(kitSchema, parts),
     Kit: described(kitAnswerSchema, parts),
+    LuresRequest: described(luresSchema, parts),
+    Lures: described(luresAnswerSchema, parts),
     SeasonRequest: described(seasonSchema, parts),
     Season: described(seasonAnswerSchema, parts),
     SyncRequest: described(syncRequestSchema, parts),

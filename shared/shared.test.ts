@@ -262,6 +262,7 @@ describe('the OpenAPI description', () => {
       '/health/ready',
       '/instruments',
       '/kits',
+      '/lures',
       '/openapi.json',
       '/readings',
       '/recommendations',

@@ -48,7 +48,7 @@ export function rank(request: Request, own: readonly Finish[] = []): Worked {
   const moment: Moment = {
     conditions,
     scene,
-    grades: gradesOf(conditions, scene),
+    grades: gradesOf(conditions, scene.sky),
     field: Object.fromEntries(
       (Object.keys(MEASURES) as Measure[]).map(k => [k, spreadOf(measured, k)]),
     ) as Moment['field'],
@@ -58,6 +58,12 @@ export function rank(request: Request, own: readonly Finish[] = []): Worked {
   const all = [...measured, ...extra.map(f => measure(f, scene, prey))]
   const ranked = all.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))
   return { moment, prey, judge, ranked, places: placesOf(ranked) }
+}
+
+/** The first finish of a lure's ranking, with how far it and its colour show, m. */
+export function bestOf(request: Request): { finish: { id: string; name: string }; sightM: number; colourM: number } {
+  const { finish, sightM, colourM } = rank(request).ranked[0]!
+  return { finish: { id: finish.id, name: finish.name }, sightM, colourM }
 }
 
 const sides = (j: Judged, key: 'sightM' | 'colourM') => ({

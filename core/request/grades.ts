@@ -1,6 +1,6 @@
 import type { Conditions } from '#core/request/resolve'
 import { lureType } from '#core/lure/types'
-import type { Scene } from '#core/sight/scene'
+import type { SkyLight } from '#core/sky/light'
 
 /**
  * The moment in the grades that schools and customs speak of. Each runs 0-1 and moves smoothly, so that dragging a
@@ -29,14 +29,14 @@ export const ramp = (x: number, from: number, to: number) => Math.min(1, Math.ma
 const WINDY = { calm: 0, ripple: 0.4, chop: 1, strong: 1 } as const
 const SLOW = { slow: 1, steady: 0.5, fast: 0 } as const
 
-export function gradesOf(c: Conditions, scene: Scene): Grades {
-  const lux = Math.max(1e-4, scene.sky.lux)
+export function gradesOf(c: Conditions, sky: SkyLight): Grades {
+  const lux = Math.max(1e-4, sky.lux)
   const v = Math.log(c.visibilityM)
   return {
-    sunny: ramp(scene.sky.directLux, 3000, 26000),
+    sunny: ramp(sky.directLux, 3000, 26000),
     dim: ramp(Math.log10(lux), 4.25, 3.1),
     // Near lamps it is still night: fish hunt from the dark side of the light.
-    night: ramp(Math.log10(Math.max(1e-4, scene.sky.lux - scene.sky.lampLux)), 1.2, 0),
+    night: ramp(Math.log10(Math.max(1e-4, sky.lux - sky.lampLux)), 1.2, 0),
     clear: ramp(v, Math.log(0.5), Math.log(3)),
     dirty: ramp(v, Math.log(0.9), Math.log(0.3)),
     windy: WINDY[c.wind],

@@ -138,7 +138,7 @@ describe('grades of a moment', () => {
   const grades = (change: Partial<Request> = {}, light: Partial<Request['light']> = {}, visibilityM = 2) => {
     const r = { ...LEAST, ...change, water: { ...LEAST.water, visibilityM }, light: { ...LEAST.light, ...light } }
     const conditions = resolve(r as Request)
-    return gradesOf(conditions, buildScene(conditions.scene))
+    return gradesOf(conditions, buildScene(conditions.scene).sky)
   }
   it.each([
     [0.5, 0, 0],

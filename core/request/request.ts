@@ -1,3 +1,4 @@
+import { COVER_IDS, DENSITIES } from '#core/cover/cover'
 import { SPECIES, type SpeciesId } from '#core/eye/species'
 import { LURE_IDS } from '#core/lure/types'
 import { FAMILIES } from '#core/paintwork/families'
@@ -48,6 +49,17 @@ export const REQUEST = group(
             name: 'The depth of the water',
             about: 'metres where the lure is fished; deep when absent',
           }),
+          cover: group(
+            {
+              kind: required(word(COVER_IDS, { name: 'The cover' })),
+              density: word(DENSITIES, { name: 'How dense the cover is', about: 'scattered when absent' }),
+              topM: number([0, 100], ' m', {
+                name: 'The top of the cover',
+                about: 'metres down to the top of it; by kind and depth of the water when absent',
+              }),
+            },
+            { name: 'The cover', about: 'what stands in the water, apart from what is behind the lure' },
+          ),
           prey: list(word(FORAGE_KINDS, { name: 'The prey list' }), FORAGE_KINDS.length, {
             name: 'The prey list',
             about: 'prey known to live in this water; others are left out of the odds',

@@ -1,3 +1,4 @@
+import { type Cover, coverKind, coverOf } from '#core/cover/cover'
 import { rounded } from '#core/numeric/rounded'
 import { type SpeciesId, species } from '#core/eye/species'
 import type { Family } from '#core/paintwork/families'
@@ -53,6 +54,8 @@ export interface Conditions {
   /** null where it was not given: the water counts as deep. */
   waterM: number | null
   facing: SunFacing
+  /** What stands in the water; null where it was not given. */
+  cover: Cover | null
   background: BackgroundId
   fishM: number
   fishedThrough: readonly Family[]
@@ -125,7 +128,7 @@ export function resolve(r: Request): Conditions {
     return usual
   }
   const dated = datedOf(r.light.at)
-  const sky = skyInputOf(r.light)
+  const sky = skyInputOf(r.light, coverKind(r.water.cover?.kind ?? 'open').canopy)
 
   const speciesId = r.species ?? 'largemouth-bass'
   const season = r.season ? null : seasonOf(r, speciesId, dated)
@@ -175,10 +178,14 @@ export function resolve(r: Request): Conditions {
       ? (r.water.tide ?? null)
       : given<Tide | null>('water.tide', r.water.tide, null, plainly('assumed.tide'))
   const wind = given('light.wind', r.light.wind, sky.wind, plainly('assumed.wind'))
-  const canopy = given('light.canopy', r.light.canopy, sky.canopy, plainly('assumed.canopy'))
+  const cover = r.water.cover ? coverOf(r.water.cover, waterM) : null
+  const { background: behind, canopy: over } = coverKind(cover?.kind ?? 'open')
+  const byCover: Sentence | null =
+    cover === null || cover.kind === 'open' ? null : { code: 'assumed.by-cover', params: { cover: cover.kind } }
+  const canopy = given('light.canopy', r.light.canopy, sky.canopy, (over && byCover) ?? plainly('assumed.canopy'))
   const facing = given('light.facing', r.light.facing, 'any', plainly('assumed.facing'))
   // What lies behind a bottom lure is only the bottom if we know which; open water is the contract's default.
-  const background = given('background', r.background, 'open', plainly('assumed.background'))
+  const background = given('background', r.background, behind, byCover ?? plainly('assumed.background'))
   const fishM = given('fishM', r.fishM, usualFishM(r.water.visibilityM), plainly('assumed.fish'))
 
   if (sky.sunElevationDeg < MOON_COUNTS_DEG) {
@@ -210,6 +217,7 @@ export function resolve(r: Request): Conditions {
     depthM,
     waterM,
     facing,
+    cover,
     background,
     fishM,
     fishedThrough: r.fishedThrough ?? [],

@@ -1,7 +1,7 @@
 import type { Request } from '#core/request/request'
 import type { SkyInput } from '#core/sky/light'
 import { type PlaceTime, moonElevationDeg, moonFraction, sunElevationDeg } from '#core/sky/sun'
-import { SKIES } from '#core/sky/weather'
+import { type Canopy, SKIES } from '#core/sky/weather'
 import { DAY_MS } from '#core/units'
 
 type Light = Request['light']
@@ -33,8 +33,11 @@ function sunOf(light: Light, dated: Dated | null): number {
   return sunElevationDeg(dated.at)
 }
 
-/** The sky of a request's light, gaps filled: calm, open, no lamps, the usual cloud of its sky, the moon by date. */
-export function skyInputOf(light: Light): SkyInput {
+/**
+ * The sky of a request's light, gaps filled: calm, no lamps, the usual cloud of its sky, the moon by date.
+ * @param over what is over the water where it is not said; nothing where that is null
+ */
+export function skyInputOf(light: Light, over: Canopy | null = null): SkyInput {
   const dated = datedOf(light.at)
   const sky = SKIES[light.sky]
   return {
@@ -42,7 +45,7 @@ export function skyInputOf(light: Light): SkyInput {
     cloud: light.cloud ?? sky.cloud,
     rain: sky.rain,
     wind: light.wind ?? 'calm',
-    canopy: light.canopy ?? 'open',
+    canopy: light.canopy ?? over ?? 'open',
     moonFraction: light.moon ?? (dated ? moonFraction(dated.at.timeMs) : USUAL_MOON.fraction),
     moonElevationDeg: dated ? moonElevationDeg(dated.at) : USUAL_MOON.elevationDeg,
     lamps: light.lamps ?? false,

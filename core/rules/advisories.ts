@@ -1,11 +1,11 @@
 import { species } from '#core/eye/species'
-import { type LureId, type Power, lureType } from '#core/lure/types'
-import { shareOf } from '#core/prey/odds'
+import { can, colder, is, isDirty, isFrog, isPlug, seesFar, typeIn, warmer } from '#core/rules/occasion'
+import { windowsOf } from '#core/rules/windows'
 import type { Moment } from '#core/schools/school'
+import { hearsHigher } from '#core/senses/hearing'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import { type LineId, lineSightM } from '#core/sight/line'
 import { FELT_M } from '#core/sight/view'
-import { type ClarityWord, clarityWord } from '#core/water/words'
 import { type PlainCode, type Sentence, plainly } from '#core/words/sentence'
 
 export const ADVISORY_KINDS = ['lure-window', 'sound', 'size', 'line', 'retrieve', 'safety'] as const
@@ -14,12 +14,6 @@ export type AdvisoryKind = (typeof ADVISORY_KINDS)[number]
 /** What goes with colour in a moment, or null where it does not apply. */
 type Rule = (m: Moment) => Sentence | null
 
-const is = (m: Moment, ...lures: LureId[]) => lures.includes(m.conditions.lure)
-const type = (m: Moment) => lureType(m.conditions.lure)
-/** Whether the water is known to be colder, or warmer, than so many °C; false where no temperature was given. */
-const colder = (m: Moment, thanC: number) => m.conditions.temperatureC !== null && m.conditions.temperatureC < thanC
-const warmer = (m: Moment, thanC: number) => m.conditions.temperatureC !== null && m.conditions.temperatureC > thanC
-
 /** A sentence that needs nothing but its moment. */
 const when =
   (applies: (m: Moment) => boolean, code: PlainCode): Rule =>
@@ -27,26 +21,12 @@ const when =
     applies(m) ? plainly(code) : null
 /** A sentence about the temperature; only where there is one. */
 const whenTemperature =
-  (
-    applies: (m: Moment) => boolean,
-    code:
-      | 'window.frog-cold'
-      | 'window.topwater-cold'
-      | 'window.cold-for-spawn'
-      | 'window.warm-for-winter'
-      | 'safety.cold'
-      | 'safety.cold-stun'
-      | 'safety.warm-release',
-  ): Rule =>
+  (applies: (m: Moment) => boolean, code: 'safety.cold' | 'safety.cold-stun' | 'safety.warm-release'): Rule =>
   m =>
     m.conditions.temperatureC !== null && applies(m)
       ? { code, params: { temperatureC: m.conditions.temperatureC } }
       : null
 
-const can = (m: Moment, power: Power) => type(m).powers.includes(power)
-const inWater = (m: Moment, ...words: ClarityWord[]) => words.includes(clarityWord(m.conditions.visibilityM))
-const seesFar = (m: Moment) => inWater(m, 'clear', 'gin')
-const isDirty = (m: Moment) => inWater(m, 'dirty', 'mud')
 const seesLittle = (m: Moment) => isDirty(m) || m.grades.night > 0.5
 const isInWeed = (m: Moment) => BACKGROUNDS[m.conditions.background].kind === 'weed'
 const isOverWeed = (m: Moment) => ['green-weed', 'brown-weed'].includes(m.conditions.background)
@@ -62,70 +42,10 @@ const isNight = (m: Moment) => m.grades.night > 0.5
 /** Cold enough that nothing chases: below this, °C, black bass and their like take what hardly moves. Ours. */
 const SLUGGISH_C = 12
 const isSluggish = (m: Moment) => colder(m, SLUGGISH_C)
-const isSlow = (m: Moment) => type(m).pace === 'slow'
+const isSlow = (m: Moment) => typeIn(m).pace === 'slow'
 const isWary = (m: Moment) => m.conditions.pressure === 'high'
 
-const isFrog = (m: Moment) => is(m, 'walking-frog', 'popping-frog')
-const isPlug = (m: Moment) => is(m, 'walking-topwater', 'popper', 'buzzbait')
 const isShallowWading = (m: Moment) => m.conditions.depthM < 1.2
-
-/**
- * Running depths outside the lure's own by more than this much deserve a word: shares of its shallowest and deepest,
- * and m.
- */
-const DEPTH_SLACK = { shallow: 0.7, shallowM: 0.05, deep: 1.4, deepM: 0.1 }
-/** The least depth worth saying, m. */
-const LEAST_SAID_M = 0.01
-
-const outsideItsDepths: Rule = m => {
-  const { lure, depthM } = m.conditions
-  const [fromM, toM] = type(m).runsM
-  const tooShallow = depthM < DEPTH_SLACK.shallow * fromM - DEPTH_SLACK.shallowM
-  const tooDeep = depthM > DEPTH_SLACK.deep * toM + DEPTH_SLACK.deepM
-  if (!tooShallow && !tooDeep) return null
-  const said = (depth: number) => Math.max(depth, LEAST_SAID_M)
-  return { code: 'window.depth', params: { lure, fromM: said(fromM), toM, depthM: said(depthM) } }
-}
-
-/** Where the chosen lure is outside its window, and what would suit (field guide section 4). */
-const LURE_WINDOW: readonly Rule[] = [
-  when(m => type(m).surface && m.conditions.wind === 'strong', 'window.whitecaps'),
-  when(m => is(m, 'popping-frog') && m.conditions.wind === 'chop', 'window.popping-frog-chop'),
-  when(m => is(m, 'walking-frog') && m.conditions.wind === 'chop', 'window.walking-frog-chop'),
-  whenTemperature(m => isFrog(m) && colder(m, 15), 'window.frog-cold'),
-  whenTemperature(m => isPlug(m) && !type(m).salt && colder(m, 13), 'window.topwater-cold'),
-  when(
-    m =>
-      isPlug(m) &&
-      m.grades.sunny > 0.7 &&
-      m.conditions.sunElevationDeg > 35 &&
-      m.conditions.canopy === 'open' &&
-      m.grades.windy < 0.5,
-    'window.topwater-noon',
-  ),
-  when(m => is(m, 'swim-jig') && m.conditions.phase === 'spawn', 'window.swim-jig-beds'),
-  when(m => is(m, 'swim-jig') && warmer(m, 24), 'window.swim-jig-warm'),
-  when(m => is(m, 'swim-jig') && isDirty(m), 'window.swim-jig-dirty'),
-  when(
-    m => is(m, 'swim-jig') && m.conditions.phase === 'autumn' && shareOf(m.conditions.prey.shares, 'shad') > 0.4,
-    'window.swim-jig-shad',
-  ),
-  when(
-    m => is(m, 'spinnerbait') && seesFar(m) && m.grades.windy < 0.3 && m.grades.sunny > 0.5,
-    'window.spinnerbait-clear',
-  ),
-  when(
-    m => is(m, 'spinnerbait') && m.conditions.background === 'green-weed' && m.grades.clear > 0.5,
-    'window.spinnerbait-grass',
-  ),
-  when(m => is(m, 'jigging-spoon') && warmer(m, 13), 'window.spoon-warm'),
-  when(m => is(m, 'jerkbait') && isDirty(m), 'window.jerkbait-dirty'),
-  whenTemperature(m => m.conditions.phase === 'spawn' && colder(m, 9), 'window.cold-for-spawn'),
-  whenTemperature(m => m.conditions.phase === 'winter' && warmer(m, 20), 'window.warm-for-winter'),
-  outsideItsDepths,
-  when(m => type(m).salt && m.conditions.salinity === 'fresh', 'window.inshore-in-fresh'),
-  when(m => type(m).bottom && m.conditions.background === 'open' && m.grades.clear > 0.5, 'window.say-the-bottom'),
-]
 
 /** The first of several rules that has something to say: one sentence of a kind, not two that quarrel. */
 const firstOf =
@@ -145,7 +65,7 @@ const SOUND: readonly Rule[] = [
     when(m => can(m, 'spins') && seesLittle(m), 'sound.thump'),
     when(m => can(m, 'rattles') && seesFar(m) && m.conditions.wind === 'calm', 'sound.silent'),
     when(m => can(m, 'rattles') && isWary(m), 'sound.knock'),
-    when(m => can(m, 'rattles') && hearsHigher(m) && warmer(m, 18), 'sound.drums'),
+    when(m => can(m, 'rattles') && hearsHigher(m.conditions.species) && warmer(m, 18), 'sound.drums'),
   ),
 ]
 
@@ -182,28 +102,26 @@ const LINE: readonly Rule[] = [
     if (cover) return { code: 'line.cover', params }
     const braidM = Math.min(params.greenBraidM, params.yellowBraidM, params.redBraidM)
     if (braidM < FELT_M) return plainly('line.hidden')
-    const { pace } = type(m)
+    const { pace } = typeIn(m)
     const inspectedM = Math.min(NEARER_M[pace], INSPECTED[pace] * m.conditions.fishM)
     const inspected = braidM > inspectedM && params.leaderM < WORTH_A_KNOT * braidM
     return { code: inspected ? 'line.leader' : 'line.braid', params }
   },
 ]
 
-/** Fish that hear above what black bass do: drum and seatrout (Ramcharitar, Higgs & Popper 2006). */
-const hearsHigher = (m: Moment) => ['red-drum', 'seatrout'].includes(m.conditions.species)
 const isOnBeds = (m: Moment) => m.conditions.phase === 'spawn' && species(m.conditions.species).nests
 
 const isLit = (m: Moment) => m.conditions.lamps && m.grades.night > 0.3
 
 const RETRIEVE: readonly Rule[] = [
   firstOf(
-    when(m => isLit(m) && type(m).salt, 'retrieve.shadow-line'),
+    when(m => isLit(m) && typeIn(m).salt, 'retrieve.shadow-line'),
     when(isFrog, 'retrieve.frog'),
     when(isPlug, 'retrieve.topwater'),
     when(m => is(m, 'swim-jig'), 'retrieve.swim-jig'),
     when(m => is(m, 'jigging-spoon'), 'retrieve.lift'),
-    when(m => type(m).bottom && isOnBeds(m), 'retrieve.beds'),
-    when(m => type(m).bottom, 'retrieve.fall'),
+    when(m => typeIn(m).bottom && isOnBeds(m), 'retrieve.beds'),
+    when(m => typeIn(m).bottom, 'retrieve.fall'),
     when(m => is(m, 'crappie-jig'), 'retrieve.hold'),
     when(tideRuns, 'retrieve.tide'),
     when(m => is(m, 'jerkbait', 'inshore-twitchbait'), 'retrieve.pause'),
@@ -211,8 +129,8 @@ const RETRIEVE: readonly Rule[] = [
     when(m => isSluggish(m) || isFalling(m), 'retrieve.slower'),
     when(isNight, 'retrieve.night'),
     when(isDirty, 'retrieve.cover-water'),
-    when(m => type(m).pace === 'fast' && seesFar(m), 'retrieve.faster'),
-    when(m => type(m).pace !== 'fast', 'retrieve.slow-steady'),
+    when(m => typeIn(m).pace === 'fast' && seesFar(m), 'retrieve.faster'),
+    when(m => typeIn(m).pace !== 'fast', 'retrieve.slow-steady'),
   ),
 ]
 
@@ -230,16 +148,15 @@ const SAFETY: readonly Rule[] = [
   when(m => can(m, 'trebles'), 'safety.trebles'),
   when(m => can(m, 'lead'), 'safety.lead'),
   when(m => m.conditions.salinity === 'fresh' && (isOverWeed(m) || m.conditions.canopy === 'mat'), 'safety.drain'),
-  when(m => !type(m).surface && oftenKept(m), 'safety.keeping'),
+  when(m => !typeIn(m).surface && oftenKept(m), 'safety.keeping'),
 ]
 
-const RULES: Record<AdvisoryKind, readonly Rule[]> = {
-  'lure-window': LURE_WINDOW,
-  'sound': SOUND,
-  'size': SIZE,
-  'line': LINE,
-  'retrieve': RETRIEVE,
-  'safety': SAFETY,
+const RULES: Record<Exclude<AdvisoryKind, 'lure-window'>, readonly Rule[]> = {
+  sound: SOUND,
+  size: SIZE,
+  line: LINE,
+  retrieve: RETRIEVE,
+  safety: SAFETY,
 }
 
 export interface Advice {
@@ -252,10 +169,11 @@ export const cautionsOf = (moment: Moment): Sentence[] => SAFETY.map(rule => rul
 
 /** What goes with colour, and cautions, each only where it applies. */
 export function advisoriesOf(moment: Moment): Advice[] {
-  return ADVISORY_KINDS.flatMap(kind =>
-    RULES[kind].flatMap(rule => {
+  return ADVISORY_KINDS.flatMap((kind): Advice[] => {
+    if (kind === 'lure-window') return windowsOf(moment).map(({ says }) => ({ kind, sentence: says }))
+    return RULES[kind].flatMap(rule => {
       const sentence = rule(moment)
       return sentence ? [{ kind, sentence }] : []
-    }),
-  )
+    })
+  })
 }

@@ -1,4 +1,6 @@
 import type { Pressure, Salinity, Tide } from '#core/request/request'
+import type { CoverId, Density } from '#core/cover/cover'
+import type { Occasion } from '#core/rules/occasion'
 import type { CustomId } from '#core/words/customs'
 import type { SchoolId } from '#core/words/schools'
 import type { SpeciesId } from '#core/eye/species'
@@ -8,7 +10,6 @@ import type { Forage } from '#core/prey/forage'
 import { type LureId, type LureType, lureType } from '#core/lure/types'
 import type { Part } from '#core/paintwork/parts'
 import type { Measured } from '#core/sight/measure'
-import type { Moment } from '#core/schools/school'
 import type { Phase } from '#core/season/phase'
 import { shareOf } from '#core/prey/odds'
 import type { BackgroundId } from '#core/sight/backgrounds'
@@ -46,6 +47,10 @@ export interface When {
   salinities?: readonly Salinity[]
   pressures?: readonly Pressure[]
   tides?: readonly Tide[]
+  trends?: readonly NonNullable<Conditions['trend']>[]
+  /** What stands in the water, and how dense it is; neither is met where no cover was named. */
+  covers?: readonly CoverId[]
+  densities?: readonly Density[]
   lamps?: boolean
   refused?: boolean
   fishedThrough?: boolean
@@ -113,8 +118,8 @@ export function saidOf(w: When, lure: LureId): boolean {
 }
 
 /** How far one condition is met in a moment, 0-1. */
-type Check = (m: Moment) => number
-type Conditions = Moment['conditions']
+type Check = (m: Occasion) => number
+type Conditions = Occasion['conditions']
 
 const ofLure =
   (w: When): Check =>
@@ -131,7 +136,7 @@ const ranged =
   m =>
     within(m.conditions[key], want)
 const graded =
-  (key: keyof Moment['grades']) =>
+  (key: keyof Occasion['grades']) =>
   (want: Range): Check =>
   m =>
     within(m.grades[key], want)
@@ -149,6 +154,9 @@ const CHECKS: { [K in keyof When]-?: (want: NonNullable<When[K]>) => Check } = {
   salinities: among('salinity'),
   pressures: among('pressure'),
   tides: among('tide'),
+  trends: want => m => Number(want.some(trend => trend === m.conditions.trend)),
+  covers: want => m => Number(want.some(kind => kind === m.conditions.cover?.kind)),
+  densities: want => m => Number(want.some(density => density === m.conditions.cover?.density)),
   lamps: want => m => Number(want === m.conditions.lamps),
   refused: want => m => Number(want === m.conditions.bitesRefused),
   fishedThrough: want => m => Number(want === m.conditions.fishedThrough.length > 0),
@@ -186,7 +194,7 @@ const CHECKS: { [K in keyof When]-?: (want: NonNullable<When[K]>) => Check } = {
     return most
   },
 }
-const shareIn = (m: Moment, kind: Forage) => shareOf(m.conditions.prey.shares, kind)
+const shareIn = (m: Occasion, kind: Forage) => shareOf(m.conditions.prey.shares, kind)
 
 const checksFor = new WeakMap<When, readonly Check[]>()
 /** The checks of a custom's conditions, and of no others; made once. */
@@ -201,7 +209,7 @@ function checksOf(w: When): readonly Check[] {
 }
 
 /** How far a custom's conditions are met, 0-1. */
-export function holds(w: When, moment: Moment): number {
+export function holds(w: When, moment: Occasion): number {
   let k = 1
   for (const check of checksOf(w)) {
     k *= check(moment)

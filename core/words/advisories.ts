@@ -1,7 +1,9 @@
+import { type CoverId, coverKind } from '#core/cover/cover'
+import { PASSAGE, PASSAGE_REASONS } from '#core/lure/passage'
 import { LURES, type LureId } from '#core/lure/types'
 import { PHASE_WORDS } from '#core/season/phase'
 import { FELT_M } from '#core/sight/view'
-import type { None, Speech } from '#core/words/wording'
+import { type None, type Speech, cap, withArticle } from '#core/words/wording'
 
 const LOCAL = 'Check local rules.'
 
@@ -33,6 +35,18 @@ export const ADVISORY_WORDS = {
     `${say.temperature(temperatureC)} is warm for winter; the season you set is kept.`,
   'window.depth': (p: { lure: LureId; fromM: number; toM: number; depthM: number }, say: Speech) =>
     `A ${LURES[p.lure].words} runs ${say.length(p.fromM)} to ${say.length(p.toM)}; you set ${say.length(p.depthM)}.`,
+  'window.too-shallow': (p: { lure: LureId; fromM: number; waterM: number }, say: Speech) =>
+    `${cap(withArticle(LURES[p.lure].words))} runs ${say.length(p.fromM)} down and deeper; the water is ` +
+    `${say.length(p.waterM)}.`,
+  'window.too-deep': (p: { lure: LureId; toM: number; waterM: number }, say: Speech) =>
+    `${cap(withArticle(LURES[p.lure].words))} is felt along the bed to ${say.length(p.toM)}; the water is ` +
+    `${say.length(p.waterM)}.`,
+  'window.above-fish': (p: { lure: LureId; toM: number; fishM: number }, say: Speech) =>
+    `${cap(withArticle(LURES[p.lure].words))} runs to ${say.length(p.toM)}; the fish lie at ${say.length(p.fishM)}.`,
+  'window.hangs': ({ lure, cover }: { lure: LureId; cover: CoverId }) =>
+    `It hangs in ${coverKind(cover).words}. ${PASSAGE_REASONS[PASSAGE[lure].because]}`,
+  'window.frog-open': (_: None) => 'High sun and nothing over them: a frog wants cover to crawl across.',
+  'window.on-beds': (_: None) => 'Fish sit on beds: what stays in the bed beats what swims past.',
   'window.inshore-in-fresh': (_: None) => 'An inshore lure in fresh water: set the salinity if this is the coast.',
   'window.say-the-bottom': (_: None) => 'Say what the bottom is: it is what the fish sees behind this lure.',
 

@@ -1,3 +1,4 @@
+import { type CoverId, coverKind } from '#core/cover/cover'
 import { SPECIES, type SpeciesId } from '#core/eye/species'
 import { LURES, type LureId } from '#core/lure/types'
 import { CLUES, type Clue } from '#core/prey/odds'
@@ -41,6 +42,7 @@ export const ASSUMPTION_WORDS = {
     const rest = p.rest > 0 ? `; the rest, ${Math.round(100 * p.rest)} %, is many things` : ''
     return `from ${PREY_FROM[p.from]}${clues}${rest}`
   },
+  'assumed.by-cover': ({ cover }: { cover: CoverId }) => `it goes with ${coverKind(cover).words}`,
   'assumed.eye': ({ species }: { species: SpeciesId }) =>
     `the eye of the ${SPECIES[species].words} has not been measured closely: ${SPECIES[species].source}`,
   'assumed.depth': ({ lure }: { lure: LureId }) =>

@@ -4,6 +4,8 @@ import { ADVISORY_WORDS } from '#core/words/advisories'
 import { ASSUMPTION_WORDS } from '#core/words/assumptions'
 import { BENCH_WORDS } from '#core/words/bench'
 import { DAY_WORDS } from '#core/words/day'
+import { LURE_WORDS } from '#core/words/lures'
+import { PAIR_WORDS } from '#core/words/pairs'
 import { PICK_WORDS } from '#core/words/picks'
 import { READING_WORDS } from '#core/words/readings'
 import { REASON_WORDS } from '#core/words/reasons'
@@ -19,6 +21,8 @@ const WORDS = {
   ...DAY_WORDS,
   ...BENCH_WORDS,
   ...SEASON_WORDS,
+  ...LURE_WORDS,
+  ...PAIR_WORDS,
 } as const
 type Words = typeof WORDS
 

@@ -13,11 +13,13 @@ import type { Request } from '#core/request/request'
 import { type SeasonAsk, seasonOf } from '#core/season-learning/season'
 import { standsIn } from '#core/season-learning/stands'
 import { trialVerdict } from '#core/trial/verdict'
+import { luresHere } from '#core/which-lure/answer'
 import { type Fault, check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
 import { daySchema } from '#shared/schema/day'
 import { kitShellSchema, sceneSchema } from '#shared/schema/kit'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
+import { luresSchema } from '#shared/schema/lures'
 import { seasonSchema } from '#shared/schema/season'
 import { orderSchema, verdictSchema } from '#shared/schema/trial'
 
@@ -69,6 +71,7 @@ const JOBS = {
   'read-water': checked(readingsSchema, ({ readings, salinity = 'fresh', units = 'metric', light }) =>
     readWater(readings, salinity, units, light),
   ),
+  'which-lure': checked(luresSchema, luresHere),
   'check-day': checked(daySchema, asked => asked),
   'day-scores': known(dayScores),
   'day-plan': known(({ request, scores }: { request: DayRequest; scores: DayScores }) =>
@@ -97,6 +100,7 @@ export type Job = { [K in JobKind]: { kind: K; asked: Parameters<(typeof JOBS)[K
 export const LONG_JOBS: ReadonlySet<JobKind> = new Set<JobKind>([
   'rank-by-readings',
   'read-water',
+  'which-lure',
   'check-day',
   'day-scores',
   'day-plan',

@@ -1,3 +1,5 @@
+import { luresHere } from '#core/which-lure/answer'
+import { lureQuarrels, lureQuestions } from './lureQuarrels'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { LURE_IDS } from '#core/lure/types'
@@ -166,4 +168,19 @@ describe('a ranking', () => {
       }
     }
   })
+})
+
+it('says of lures only what goes with the conditions, the figures and the rest of the answer', () => {
+  const quarrels = lureQuestions(150, 3, 4).flatMap(q => lureQuarrels(q, luresHere(q)))
+  expect(quarrels).toEqual([])
+  const [question] = lureQuestions(1, 3, 4)
+  const answer = luresHere(question!)
+  const [first] = answer.here
+  const false_ = {
+    ...first!,
+    through: 'hangs',
+    senses: { code: 'senses.felt-first', params: {}, text: 'Felt .. first' },
+  }
+  const wrong = lureQuarrels(question!, { ...answer, here: [false_] } as typeof answer)
+  expect(wrong.map(w => w.split(/[,:]/)[0]).sort()).toEqual(['broken', 'felt first', 'hangs here'])
 })

@@ -17,6 +17,8 @@ import { standsIn } from '#core/season-learning/stands'
 import { recommend } from '#core/ranking/recommend'
 import { type Server, freePort, startServer } from '../../tools/server'
 import { testDatabase } from '../../tools/testDatabase'
+import { luresHere } from '#core/which-lure/answer'
+import { asked, lureCases } from '../cases/lures'
 import { MADE_UP } from '../season/madeUp'
 import { Client } from './client'
 
@@ -141,6 +143,17 @@ describe('recommendations', () => {
     const refused = await client.call('POST', '/season', { version: '1', trips: [wrong] })
     const paths = (refused.body as { errors: { path: string }[] }).errors.map(e => e.path)
     expect([refused.status, paths.includes('trips.0.stints.1.lure')]).toEqual([422, true])
+  })
+  it('says which lure here, as the core does, and what is wrong with what was asked', async () => {
+    const client = new Client(server.url)
+    const [grass] = lureCases('lures-open.json').map(asked)
+    const { status, body } = await client.call('POST', '/lures', grass)
+    expect([status, body]).toEqual([200, JSON.parse(JSON.stringify(luresHere(grass!)))])
+    const wrong = { ...grass, lures: [], water: { ...grass!.water, cover: { kind: 'sekret', topM: -1 } } }
+    const refused = await client.call('POST', '/lures', wrong)
+    const paths = (refused.body as { errors: { path: string }[] }).errors.map(e => e.path)
+    expect([refused.status, paths.sort()]).toEqual([422, ['lures', 'water.cover.kind', 'water.cover.topM']])
+    expect(JSON.stringify(refused.body)).not.toContain('sekret')
   })
   it('says what is wrong with a day and with each scene of a kit', async () => {
     const client = new Client(server.url)

@@ -12,7 +12,7 @@ import { SCENES } from './scenes'
 function momentOf(name: string, lure: LureId): Moment {
   const conditions = resolve({ ...SCENES[name]!, lure })
   const scene = buildScene(conditions.scene)
-  return { conditions, scene, grades: gradesOf(conditions, scene), field: null as never }
+  return { conditions, scene, grades: gradesOf(conditions, scene.sky), field: null as never }
 }
 
 /**

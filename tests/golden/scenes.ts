@@ -170,4 +170,13 @@ export const SCENES: Readonly<Record<string, Scene>> = {
     species: 'red-drum',
     water: { salinity: 'salt', visibilityM: 3, pressure: 'high' },
   }),
+  'thick grass in shallow water': scene({
+    water: { temperatureC: 27, visibilityM: 1.2, depthM: 1.2, cover: { kind: 'grass', density: 'thick' } },
+  }),
+  'a deep ledge': scene({ water: { depthM: 9, cover: { kind: 'ledge' } } }),
+  'beds on gravel': scene({ season: 'spawn', water: { temperatureC: 19, depthM: 1, cover: { kind: 'bed' } } }),
+  'noon over open water': scene({
+    water: { temperatureC: 27, depthM: 4, cover: { kind: 'open' } },
+    light: { sunElevationDeg: 70, sky: 'clear' },
+  }),
 }

@@ -29,7 +29,7 @@ function momentOf(lure: LureId, change: Step): Moment {
     light: { sky: cloud > 0.8 ? 'overcast' : 'partly', cloud, sunElevationDeg },
   })
   const scene = buildScene(conditions.scene)
-  return { conditions, scene, grades: gradesOf(conditions, scene), field: null as never }
+  return { conditions, scene, grades: gradesOf(conditions, scene.sky), field: null as never }
 }
 
 /** For each step of a sweep the customs that hold for any lure, with how strongly they then speak. */

@@ -7,6 +7,7 @@ import { benchDrag } from './drag'
 import { benchKit } from './kit'
 import { benchOptics } from './optics'
 import { benchReadings } from './readings'
+import { benchLures } from './lures'
 import { benchLog } from './log'
 import { benchStability } from './stability'
 import { benchSentences } from './sentences'
@@ -15,8 +16,8 @@ import { benchTrial } from './trial'
 
 /**
  * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
- * `npm run bench [optics|answers|stability|sentences|readings|season|trial|day|kit|server|drag|log|box]`: times and
- * ratios, printed, never asserted: machines differ, and a slow morning is no fault in the code.
+ * `npm run bench [optics|answers|stability|sentences|readings|season|lures|trial|day|kit|server|drag|log|box]`: times
+ * and ratios, printed, never asserted: machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
 const run = (name: string) => !wanted.length || wanted.includes(name)
@@ -26,6 +27,7 @@ if (run('stability')) benchStability()
 if (run('readings')) benchReadings()
 if (run('sentences')) benchSentences()
 if (run('season')) benchSeason()
+if (run('lures')) benchLures()
 if (run('trial')) benchTrial()
 if (run('day')) benchDay()
 if (run('kit')) await benchKit()

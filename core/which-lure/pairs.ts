@@ -1,0 +1,141 @@
+import { type LureId, lureType } from '#core/lure/types'
+import type { Occasion } from '#core/rules/occasion'
+import { hearsHigher } from '#core/senses/hearing'
+import { isDirty, seesFar } from '#core/rules/occasion'
+import type { UnitSystem } from '#core/units'
+import type { Candidate } from '#core/which-lure/answer'
+import type { LureCustom } from '#core/which-lure/customs'
+import { fishedHere, shutOut } from '#core/which-lure/occasions'
+import type { LuresRequest } from '#core/which-lure/request'
+import { FACTORS, type Factor, type Middle, type Worth, worthOf } from '#core/which-lure/worth'
+import type { Decider, PairSide } from '#core/words/pairs'
+import { type Said, type Sentence, plainly, said } from '#core/words/sentence'
+
+/** Two lures that anglers swap, or one with and without its knock, and what decides now. */
+export interface PairOut {
+  a: PairSide
+  b: PairSide
+  wins: 'a' | 'b' | 'either' | 'neither'
+  by: Decider
+  why: Said
+}
+
+/** Pairs that anglers swap (field guide section 4). */
+export const LURE_PAIRS: readonly (readonly [LureId, LureId])[] = [
+  ['spinnerbait', 'swim-jig'],
+  ['walking-frog', 'popping-frog'],
+  ['bladed-jig', 'shallow-crankbait'],
+  ['jerkbait', 'stick-worm'],
+]
+/** What answers a miss at a surface lure. */
+const FOLLOW_UP: LureId = 'stick-worm'
+
+/** A lead smaller than this decides nothing: logarithm of a factor. */
+const DECIDES = 0.2
+
+/** What is decided by a factor; customs and windows have their own. */
+const BY_FACTOR: Readonly<Record<Exclude<Factor, 'customs' | 'windows'>, Decider>> = {
+  search: 'clarity',
+  passage: 'cover',
+  chase: 'temperature',
+  look: 'clarity',
+  depth: 'depth',
+  food: 'food',
+  size: 'food',
+}
+/** What a custom hangs on. */
+function byCustom({ when: w }: LureCustom): Decider {
+  if (w.windy) return 'wind'
+  if (w.prey) return 'food'
+  if (w.covers) return 'cover'
+  if (w.visibilityM || w.pressures) return 'clarity'
+  return w.dim || w.night ? 'light' : 'temperature'
+}
+
+/** What most carries the winner past the loser. */
+function deciderOf(winner: Worth, loser: Worth): Decider {
+  let best: { lead: number; by: Decider } = { lead: -Infinity, by: 'clarity' }
+  for (const factor of FACTORS) {
+    const lead = winner.factors[factor] - loser.factors[factor]
+    if (lead <= best.lead) continue
+    if (factor === 'customs') best = { lead, by: winner.customs[0] ? byCustom(winner.customs[0].custom) : best.by }
+    else best = { lead, by: factor === 'windows' ? 'clarity' : BY_FACTOR[factor] }
+  }
+  return best.by
+}
+
+/** What decides between two lures; each has what it is worth, or what shuts it out. */
+export function pairOf(
+  [a, b]: readonly [LureId, LureId],
+  stands: (lure: LureId) => { worth: Worth } | { out: NonNullable<ReturnType<typeof shutOut>> },
+): { wins: PairOut['wins']; by: Decider; says: Sentence } {
+  const [left, right] = [stands(a), stands(b)]
+  const byGate = (gate: string): Decider =>
+    (({ cover: 'cover', depth: 'depth', wind: 'wind', clarity: 'clarity', light: 'light' }) as const)[
+      gate as 'cover'
+    ] ?? 'temperature'
+  if ('out' in left && 'out' in right) {
+    const { gate } = left.out
+    return { wins: 'neither', by: byGate(gate), says: { code: 'pair.neither', params: { a, b, gate } } }
+  }
+  if ('out' in left || 'out' in right) {
+    const wins = 'out' in left ? 'b' : 'a'
+    const { gate } =
+      'out' in left ? left.out : (right as { out: { gate: NonNullable<ReturnType<typeof shutOut>>['gate'] } }).out
+    const [winner, loser] = wins === 'a' ? [a, b] : [b, a]
+    return { wins, by: byGate(gate), says: { code: 'pair.one-out', params: { winner, loser, gate } } }
+  }
+  const lead = left.worth.total - right.worth.total
+  const [winner, loser] = lead >= 0 ? [left.worth, right.worth] : [right.worth, left.worth]
+  const by = deciderOf(winner, loser)
+  if (Math.abs(lead) < DECIDES) return { wins: 'either', by, says: { code: 'pair.either', params: { a, b } } }
+  return {
+    wins: lead > 0 ? 'a' : 'b',
+    by,
+    says: { code: 'pair.wins', params: { winner: lead > 0 ? a : b, by } },
+  }
+}
+
+/** With its knock or without: how well they see, how wary they are, and what they hear. */
+export function knockOf(o: Occasion): { wins: PairOut['wins']; by: Decider; says: Sentence } {
+  const { conditions: c, grades } = o
+  if (isDirty(o) || grades.night > 0.5) return { wins: 'a', by: 'clarity', says: plainly('pair.knock-dark') }
+  if (c.pressure === 'high') return { wins: 'b', by: 'clarity', says: plainly('pair.silent-wary') }
+  if (seesFar(o) && c.wind === 'calm') return { wins: 'b', by: 'clarity', says: plainly('pair.silent-clear') }
+  if (hearsHigher(c.species)) return { wins: 'a', by: 'wind', says: plainly('pair.knock-drum') }
+  return { wins: 'either', by: 'clarity', says: plainly('pair.knock-either') }
+}
+
+/** The pairs of which both belong to this water. */
+export function pairsOf(
+  request: LuresRequest,
+  candidates: readonly Candidate[],
+  middle: Middle,
+  units: UnitSystem,
+): PairOut[] {
+  const byLure = new Map(candidates.map(c => [c.fished.request.lure, c]))
+  const asked = new Set<LureId>(request.lures ?? [])
+  const belongs = (lure: LureId) =>
+    (asked.size === 0 || asked.has(lure)) && (request.water.salinity ?? 'fresh') === 'fresh'
+  const out: PairOut[] = []
+  for (const pair of LURE_PAIRS) {
+    if (!pair.every(belongs)) continue
+    const found = pairOf(pair, lure => {
+      const candidate = byLure.get(lure)
+      if (candidate) return { worth: worthOf(candidate.plain, middle) }
+      return { out: shutOut(fishedHere(request, lure).occasion)! }
+    })
+    out.push({ a: pair[0], b: pair[1], wins: found.wins, by: found.by, why: said(found.says, units) })
+  }
+  const rattler = candidates.find(c => lureType(c.fished.request.lure).powers.includes('rattles'))
+  if (rattler) {
+    const { wins, by, says } = knockOf(rattler.fished.occasion)
+    out.push({ a: 'knocking', b: 'silent', wins, by, why: said(says, units) })
+  }
+  const top = candidates.find(c => lureType(c.fished.request.lure).surface)
+  if (top && byLure.has(FOLLOW_UP)) {
+    const why = said({ code: 'pair.follow-up', params: { lure: FOLLOW_UP } }, units)
+    out.push({ a: top.fished.request.lure, b: FOLLOW_UP, wins: 'either', by: 'light', why })
+  }
+  return out
+}

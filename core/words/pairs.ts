@@ -1,0 +1,43 @@
+import type { Gate } from '#core/words/lures'
+import { LURES, type LureId } from '#core/lure/types'
+import type { None } from '#core/words/wording'
+
+/** What may decide between two lures that anglers swap. */
+export const DECIDERS = ['cover', 'clarity', 'temperature', 'wind', 'food', 'light', 'depth'] as const
+export type Decider = (typeof DECIDERS)[number]
+
+/** Either of a pair: a lure, or the same lure with or without its knock. */
+export type PairSide = LureId | 'knocking' | 'silent'
+export const sideWords = (side: PairSide): string =>
+  side === 'knocking' || side === 'silent' ? side : LURES[side].words
+
+/** By what the winner of a pair leads. */
+const BY: Readonly<Record<Decider, string>> = {
+  cover: 'it comes through the cover better',
+  clarity: 'it suits water one sees this far in',
+  temperature: 'it suits water of this temperature',
+  wind: 'it suits the wind',
+  food: 'it can be taken for what they eat',
+  light: 'it suits the light',
+  depth: 'it gets to where the fish are',
+}
+
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+
+/** What decides between two lures now. */
+export const PAIR_WORDS = {
+  'pair.wins': ({ winner, by }: { winner: LureId; by: Decider }) => `${capital(sideWords(winner))}: ${BY[by]}.`,
+  'pair.either': ({ a, b }: { a: LureId; b: LureId }) =>
+    `Either: nothing here decides between ${sideWords(a)} and ${sideWords(b)}.`,
+  'pair.neither': ({ a, b }: { a: LureId; b: LureId; gate: Gate }) =>
+    `Neither ${sideWords(a)} nor ${sideWords(b)} here.`,
+  'pair.one-out': ({ winner, loser }: { winner: LureId; loser: LureId; gate: Gate }) =>
+    `${capital(sideWords(winner))}: the ${sideWords(loser)} is out.`,
+  'pair.knock-dark': (_: None) => 'Knocking: they see little, and close by a knock can be heard.',
+  'pair.knock-drum': (_: None) => 'Knocking: drum and trout hear it farther than bass do.',
+  'pair.silent-clear': (_: None) => 'Silent: clear and calm, they see it long before they could hear it.',
+  'pair.silent-wary': (_: None) => 'Silent, or one deep knock: fish that have heard the others rattle.',
+  'pair.knock-either': (_: None) => 'Either: seen too well to need noise, not so well as to be warned by it.',
+  'pair.follow-up': ({ lure }: { lure: LureId }) =>
+    `After a boil or a miss: the ${sideWords(lure)} on the second rod, within seconds.`,
+} as const
