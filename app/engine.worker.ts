@@ -10,6 +10,7 @@ const WORKS: Record<Room, () => Work | Promise<Work>> = {
   box: async () => (await import('~/box/work')).workBox,
   day: async () => (await import('~/day/work')).workDay,
   season: async () => (await import('~/log/seasonWork')).workSeason,
+  lures: async () => (await import('~/which-lure/work')).workLures,
   desk: async () => (await import('~/desk/work')).workDesk,
 }
 

@@ -23,6 +23,8 @@ export const VOCABULARY = {
   forage: water.prey.of.words,
   clue: fields.clues.of.words,
   background: fields.background.words,
+  cover: water.cover.fields.kind.words,
+  density: water.cover.fields.density.words,
   family: fields.fishedThrough.of.words,
   units: fields.units.words,
 } as const

@@ -10,10 +10,11 @@ export function useSpot() {
   function choose(id: string | null): void {
     const spot = waters.spots.find(s => s.id === id)
     if (!spot) return reading.set({ spotId: null })
-    const { waterId, background, depthM, canopy, bank, latitude, longitude } = spot.body
+    const { waterId, background, depthM, canopy, bank, latitude, longitude, stands } = spot.body
     if (reading.reading.waterId !== waterId) waters.choose(waterId)
     const place = latitude === null || longitude === null ? {} : { latitude, longitude }
-    reading.set({ spotId: spot.id, background, waterM: depthM, canopy, ...place })
+    const cover = { cover: stands?.kind ?? null, density: stands?.density ?? 'scattered', topM: stands?.topM ?? null }
+    reading.set({ spotId: spot.id, background, waterM: depthM, canopy, ...cover, ...place })
     if (bank) day.change({ bank })
   }
   return { choose }

@@ -31,11 +31,13 @@ import { useReadingStore } from '~/reading/store'
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
 import { JAR_WORDS, seasonWords } from '~/words/options'
+import type { LureId } from '#core/lure/types'
 import { requestOf } from '~/reading/reading'
 import { WATCHERS } from '#core/picture/underWater'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 
 // Its files and forms are not part of the first load.
+const WhichLure = defineAsyncComponent(() => import('~/which-lure/WhichLure.vue'))
 const WatersSheet = defineAsyncComponent(() => import('~/components/waters/WatersSheet.vue'))
 
 /** The main screen: the water, the calls, the plate. */
@@ -76,7 +78,7 @@ const answers = useScreen(() => {
 const { screen, plate, slow, failed, cancel } = answers
 const { keep } = useKeeping(answers)
 
-type SheetName = 'conditions' | 'waters' | 'readings' | 'food' | 'kept' | 'help' | 'plate'
+type SheetName = 'lures' | 'conditions' | 'waters' | 'readings' | 'food' | 'kept' | 'help' | 'plate'
 const sheet = ref<SheetName | null>(null)
 /** Open a sheet, or close the one that is open by the same word. */
 const open = (name: SheetName) => {
@@ -116,6 +118,7 @@ useKeys({
   kept: () => open('kept'),
   readings: () => open('readings'),
   waters: () => open('waters'),
+  lures: () => open('lures'),
   help: () => open('help'),
 })
 onMounted(() => {
@@ -123,7 +126,15 @@ onMounted(() => {
   void waters.load()
   void records.load()
 })
+/** Fish the lure that was chosen among all: its best colour, where it runs. */
+function fishLure(lure: LureId, finishId: string, depthM: number) {
+  store.setLure(lure)
+  store.set({ depthM })
+  chosenId.value = finishId
+  sheet.value = null
+}
 const TITLES: Record<SheetName, string> = {
+  lures: 'Which lure here?',
   conditions: 'Conditions',
   readings: 'Which water is it?',
   waters: 'Waters and spots',
@@ -142,7 +153,7 @@ const TITLES: Record<SheetName, string> = {
     <div
       class="flex min-h-0 flex-col"
       :class="phone ? '' : 'col-1 row-2 border-r-2 border-ink'"
-      :inert="phone && sheet !== null"
+      :inert="(phone && sheet !== null) || sheet === 'lures'"
     >
       <HintStrip />
       <WaterColumn
@@ -178,7 +189,7 @@ const TITLES: Record<SheetName, string> = {
         :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3] xl:col-2 xl:row-2'"
       >
         <StatusLine :failed="failed" />
-        <LurePicker ref="picker" />
+        <LurePicker ref="picker" @lures="open('lures')" />
         <div class="relative"><WorkingLine v-if="slow" @cancel="cancel" /></div>
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
@@ -209,8 +220,16 @@ const TITLES: Record<SheetName, string> = {
       <KeepButton bar />
       <PlaceTabs foot />
     </div>
-    <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" @close="sheet = null">
-      <ConditionsSheet v-if="sheet === 'conditions'" @readings="open('readings')" @waters="open('waters')" />
+    <Sheet
+      v-if="sheet"
+      :key="sheet"
+      :title="TITLES[sheet]"
+      :phone="phone"
+      :wide="sheet === 'lures'"
+      @close="sheet = null"
+    >
+      <WhichLure v-if="sheet === 'lures'" :phone="phone" @conditions="open('conditions')" @fish="fishLure" />
+      <ConditionsSheet v-else-if="sheet === 'conditions'" @readings="open('readings')" @waters="open('waters')" />
       <WatersSheet v-else-if="sheet === 'waters'" @close="sheet = null" />
       <ReadingsSheet v-else-if="sheet === 'readings'" @close="sheet = null" />
       <FoodSheet v-else-if="sheet === 'food'" :screen="screen" />

@@ -76,6 +76,7 @@ const zone: Written<string> = {
 const { fields } = REQUEST
 const water = fields.water.fields
 const light = fields.light.fields
+const cover = water.cover.fields
 const kinds = water.prey.of.words
 type Kind = (typeof kinds)[number]
 type Shares = readonly { kind: Kind; share: number }[]
@@ -134,6 +135,11 @@ export const READING = {
   waterM: field<number | null>('bottom', 'water.depthM', null, orNone(number(water.depthM, 3))),
   /** null: the lure's usual depth. */
   depthM: field<number | null>('depth', 'depthM', 1.5, orNone(number(fields.depthM, 3))),
+  /** null: not known. */
+  cover: field<Word<typeof cover.kind> | null>('cover', 'water.cover.kind', null, orNone(word(cover.kind))),
+  density: field<Word<typeof cover.density>>('dense', 'water.cover.density', 'scattered', word(cover.density)),
+  /** null: where the top of such cover usually is. */
+  topM: field<number | null>('top', 'water.cover.topM', null, orNone(number(cover.topM, 2))),
   background: field<Word<typeof fields.background>>('behind', 'background', 'rock', word(fields.background)),
   fishM: field('range', 'fishM', 0.3, number(fields.fishM, 3)),
   side: field<Side>('side', null, 'level', word({ words: SIDES })),

@@ -1,4 +1,6 @@
+import { coverOf } from '#core/cover/cover'
 import type { Request } from '#core/request/request'
+import type { LuresRequest } from '#core/which-lure/request'
 import { skyWord } from '#core/sky/weather'
 import { READING, READING_KEYS, type Reading, type ReadingField, type ReadingKey } from './fields'
 
@@ -24,6 +26,7 @@ export function requestOf(r: Reading, units: NonNullable<Request['units']>): Req
   const asked: Record<string, unknown> = {}
   for (const key of READING_KEYS) {
     const { to } = READING[key] as ReadingField<unknown>
+    if (r.cover === null && to?.startsWith('water.cover.')) continue
     const value = r[key]
     if (to && !isNothing(value)) put(asked, to, toPlain(value))
   }
@@ -32,6 +35,17 @@ export function requestOf(r: Reading, units: NonNullable<Request['units']>): Req
   put(asked, 'light.at', { time, latitude: r.latitude, longitude: r.longitude })
   return { ...asked, limit: ALL, units } as Request
 }
+
+/** The same without its lure and what belongs to that: which lure here? */
+export function luresRequestOf(r: Reading, units: NonNullable<Request['units']>): LuresRequest {
+  const { water, light, species, school, season, forage, clues, background } = requestOf(r, units)
+  const asked = { water, light, species, school, season, forage, clues, background, units }
+  return Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined)) as unknown as LuresRequest
+}
+
+/** How far down the top of the cover is, m: as set, or as such cover usually stands; null where nothing tells. */
+export const topOf = ({ cover, density, topM, waterM }: Pick<Reading, 'cover' | 'density' | 'topM' | 'waterM'>) =>
+  cover === null ? null : coverOf({ kind: cover, density, topM: topM ?? undefined }, waterM).topM
 
 /** A list without Vue's watching wrapper, which cannot be sent to a worker. */
 const toPlain = (v: unknown): unknown => (Array.isArray(v) ? v.map(e => (typeof e === 'object' ? { ...e } : e)) : v)
@@ -52,8 +66,13 @@ export function withinLimits(patch: Partial<Reading>): Partial<Reading> {
   return held as Partial<Reading>
 }
 
-/** The lure gives way to the bottom: where one comes to stand under the other, the lure is lifted to it. */
+/**
+ * The lure gives way to the bottom: where one comes to stand under the other, the lure is lifted to it; so
+ * is the top of cover.
+ */
 export function offBottom(patch: Partial<Reading>, now: Reading): Partial<Reading> {
-  const { waterM, depthM } = { ...now, ...patch }
-  return waterM !== null && depthM !== null && depthM > waterM ? { ...patch, depthM: waterM } : patch
+  const { waterM, depthM, topM } = { ...now, ...patch }
+  if (waterM === null) return patch
+  const lifted = depthM !== null && depthM > waterM ? { ...patch, depthM: waterM } : patch
+  return topM !== null && topM > waterM ? { ...lifted, topM: waterM } : lifted
 }

@@ -1,6 +1,7 @@
 import { useManualRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, reactive, ref, toRaw } from 'vue'
+import { coverKind } from '#core/cover/cover'
 import { LURES, lureType } from '#core/lure/types'
 import { usualDepthM } from '#core/request/resolve'
 import { type Reading, type ReadingKey, firstReading, offBottom, withinLimits } from './reading'
@@ -51,6 +52,14 @@ export const useReadingStore = defineStore('reading', () => {
     set({ lure, depthM: null, side })
   }
 
+  /** Other cover brings what stands behind a lure in it and what is over it; both may be set otherwise after. */
+  function setCover(cover: Reading['cover']): void {
+    const { background, canopy } = coverKind(cover ?? 'open')
+    const shaded = reading.cover !== null && coverKind(reading.cover).canopy === reading.canopy
+    const over = canopy ? { canopy } : shaded ? { canopy: 'open' as const } : {}
+    set({ cover, topM: null, ...(cover === null ? {} : { background }), ...over })
+  }
+
   /** The next change of any control is a step of its own. */
   function step(back: () => void): void {
     back()
@@ -72,6 +81,7 @@ export const useReadingStore = defineStore('reading', () => {
     depthM,
     set,
     setLure,
+    setCover,
     undo: () => step(history.undo),
     redo: () => step(history.redo),
     open,

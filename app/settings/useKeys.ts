@@ -16,6 +16,7 @@ export interface KeyActions {
   kept: () => void
   readings: () => void
   waters: () => void
+  lures: () => void
   help: () => void
 }
 
@@ -34,6 +35,7 @@ export const KEY_MAP = [
   { keys: 't', does: 'tie on the chosen finish: keep the call' },
   { keys: 'z  y', does: 'undo, and again' },
   { keys: 'l', does: 'to the lures' },
+  { keys: 'k', does: 'which lure here?' },
   { keys: 'c', does: 'all conditions as a form' },
   { keys: 'f', does: 'food and clues' },
   { keys: 'h', does: 'kept calls' },
@@ -57,6 +59,7 @@ export function useKeys(a: KeyActions, target: EventTarget = window): void {
     'z': a.undo,
     'y': a.redo,
     'l': a.lure,
+    'k': a.lures,
     'c': a.conditions,
     'f': a.food,
     'h': a.kept,

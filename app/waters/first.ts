@@ -16,7 +16,7 @@ export const firstWater = (r: Reading): WaterRecord => ({
   archived: false,
 })
 
-/** What a spot starts as: the bottom, depth and trees on the screen. */
+/** What a spot starts as: the bottom, cover, depth and trees on the screen. */
 export const firstSpot = (waterId: string, r: Reading, bank: SpotBank | null): SpotRecord => ({
   waterId,
   name: 'New spot',
@@ -24,6 +24,7 @@ export const firstSpot = (waterId: string, r: Reading, bank: SpotBank | null): S
   longitude: null,
   background: r.background,
   cover: '',
+  stands: r.cover && { kind: r.cover, density: r.density, ...(r.topM === null ? {} : { topM: r.topM }) },
   depthM: r.waterM,
   canopy: r.canopy,
   bank,

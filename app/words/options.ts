@@ -1,3 +1,4 @@
+import { COVERS } from '#core/cover/cover'
 import { SPECIES, type SpeciesId, species } from '#core/eye/species'
 import { LURES } from '#core/lure/types'
 import { SCHOOLS } from '#core/words/schools'
@@ -31,6 +32,8 @@ export const SCHOOL_OPTIONS = options(
   k => (k === 'balanced' ? 'all seven schools, weighed for today' : SCHOOLS[k].creed),
 )
 export const BACKGROUND_OPTIONS = options(VOCABULARY.background, k => BACKGROUNDS[k].words)
+export const COVER_OPTIONS = options(VOCABULARY.cover, k => COVERS[k].words.replace(/^an? /, ''))
+export const DENSITY_OPTIONS = options(VOCABULARY.density, k => k)
 export const WIND_OPTIONS = options(VOCABULARY.wind, k => WINDS[k].words)
 const FACING_WORDS: Record<SunFacing, [words: string, note: string]> = {
   'any': ['Sun: any way', 'the fish may look every way'],

@@ -1,3 +1,4 @@
+import { MANNER } from '#core/lure/manner'
 import type { LureId } from '#core/lure/types'
 import type { Passage } from '#core/lure/passage'
 import { medianOf } from '#core/numeric/median'
@@ -8,7 +9,7 @@ import type { Occasion } from '#core/rules/occasion'
 import { againstLure } from '#core/rules/windows'
 import type { Span } from '#core/senses/feel'
 import { type Fished, fishedHere, luresOf, shutOut } from '#core/which-lure/occasions'
-import { type PairOut, pairsOf } from '#core/which-lure/pairs'
+import { type PairOut, middleOf, pairsOf } from '#core/which-lure/pairs'
 import type { LuresRequest } from '#core/which-lure/request'
 import { firstSense, ofHearing } from '#core/which-lure/senses'
 import { type Middle, type Plain, type Worth, foundBy, plainWorth, worthOf } from '#core/which-lure/worth'
@@ -28,6 +29,7 @@ export interface HereLure {
   seen: { sightM: number; colourM: number }
   felt: Span
   heard: Span | null
+  /** Makes no sound; what thumps is felt, and hardly heard. */
   silent: boolean
   /** Which sense finds it first, where that is beyond doubt. */
   senses: Said | null
@@ -61,14 +63,6 @@ export function candidateOf(fished: Fished): Candidate {
   const { finish, sightM, colourM } = bestOf(fished.request)
   return { fished, finish, plain: plainWorth(fished.occasion, foundBy(fished.occasion, sightM, colourM)) }
 }
-
-/** The middle of the lures at hand, for customs to be held against. */
-export const middleOf = (plains: readonly Plain[]): Middle => ({
-  'found': medianOf(plains.map(p => p.claims.found)),
-  'bears-look': medianOf(plains.map(p => p.claims['bears-look'])),
-  'comes-through': medianOf(plains.map(p => p.claims['comes-through'])),
-  'reaches': medianOf(plains.map(p => p.claims.reaches)),
-})
 
 /** What most speaks for a lure beside the others here. */
 function whyOf({ occasion }: Plain, worth: Worth, usual: Record<keyof Worth['factors'], number>): Sentence {
@@ -142,7 +136,7 @@ export function luresHere(request: LuresRequest): LuresAnswer {
       seen: { sightM: rounded(found.sightM), colourM: rounded(found.colourM) },
       felt: spanOut(found.felt),
       heard: found.heard && spanOut(found.heard),
-      silent: found.heard === null,
+      silent: MANNER[r.lure].sound === 'silent',
       senses: sense && said(sense, units),
       finish,
       customs: verdictOf(worth, plain, middle),
@@ -157,7 +151,7 @@ export function luresHere(request: LuresRequest): LuresAnswer {
     says: first
       ? ofHearing(
           first,
-          here.some(h => !h.silent),
+          here.some(h => h.heard !== null),
         ).map(s => said(s, units))
       : [],
     assumed: (first?.conditions.assumed ?? [])

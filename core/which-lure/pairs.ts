@@ -1,3 +1,4 @@
+import { medianOf } from '#core/numeric/median'
 import { type LureId, lureType } from '#core/lure/types'
 import type { Occasion } from '#core/rules/occasion'
 import { hearsHigher } from '#core/senses/hearing'
@@ -7,8 +8,8 @@ import type { Candidate } from '#core/which-lure/answer'
 import type { LureCustom } from '#core/which-lure/customs'
 import { fishedHere, shutOut } from '#core/which-lure/occasions'
 import type { LuresRequest } from '#core/which-lure/request'
-import { FACTORS, type Factor, type Middle, type Worth, worthOf } from '#core/which-lure/worth'
-import type { Decider, PairSide } from '#core/words/pairs'
+import { FACTORS, type Factor, type Middle, type Plain, type Worth, worthOf } from '#core/which-lure/worth'
+import type { Decider, Lead, PairSide } from '#core/words/pairs'
 import { type Said, type Sentence, plainly, said } from '#core/words/sentence'
 
 /** Two lures that anglers swap, or one with and without its knock, and what decides now. */
@@ -19,6 +20,14 @@ export interface PairOut {
   by: Decider
   why: Said
 }
+
+/** The middle of the lures at hand, for customs to be held against. */
+export const middleOf = (plains: readonly Plain[]): Middle => ({
+  'found': medianOf(plains.map(p => p.claims.found)),
+  'bears-look': medianOf(plains.map(p => p.claims['bears-look'])),
+  'comes-through': medianOf(plains.map(p => p.claims['comes-through'])),
+  'reaches': medianOf(plains.map(p => p.claims.reaches)),
+})
 
 /** Pairs that anglers swap (field guide section 4). */
 export const LURE_PAIRS: readonly (readonly [LureId, LureId])[] = [
@@ -33,35 +42,40 @@ const FOLLOW_UP: LureId = 'stick-worm'
 /** A lead smaller than this decides nothing: logarithm of a factor. */
 const DECIDES = 0.2
 
-/** What is decided by a factor; customs and windows have their own. */
-const BY_FACTOR: Readonly<Record<Exclude<Factor, 'customs' | 'windows'>, Decider>> = {
-  search: 'clarity',
+/** In what way a factor leads; customs and windows have their own. */
+const LEAD_OF: Readonly<Record<Exclude<Factor, 'customs' | 'windows'>, Lead>> = {
+  search: 'found',
   passage: 'cover',
   chase: 'temperature',
-  look: 'clarity',
+  look: 'look',
   depth: 'depth',
   food: 'food',
-  size: 'food',
+  size: 'size',
 }
+/** What decides where a lure leads so. */
+const decidesBy = (lead: Lead): Decider =>
+  lead === 'found' || lead === 'look' || lead === 'suits' ? 'clarity' : lead === 'size' ? 'food' : lead
+
 /** What a custom hangs on. */
-function byCustom({ when: w }: LureCustom): Decider {
+function byCustom({ when: w }: LureCustom): Lead {
   if (w.windy) return 'wind'
   if (w.prey) return 'food'
   if (w.covers) return 'cover'
-  if (w.visibilityM || w.pressures) return 'clarity'
+  if (w.visibilityM || w.pressures) return 'suits'
   return w.dim || w.night ? 'light' : 'temperature'
 }
 
 /** What most carries the winner past the loser. */
-function deciderOf(winner: Worth, loser: Worth): Decider {
-  let best: { lead: number; by: Decider } = { lead: -Infinity, by: 'clarity' }
+function leadOf(winner: Worth, loser: Worth): Lead {
+  let best: { by: number; lead: Lead } = { by: -Infinity, lead: 'suits' }
   for (const factor of FACTORS) {
-    const lead = winner.factors[factor] - loser.factors[factor]
-    if (lead <= best.lead) continue
-    if (factor === 'customs') best = { lead, by: winner.customs[0] ? byCustom(winner.customs[0].custom) : best.by }
-    else best = { lead, by: factor === 'windows' ? 'clarity' : BY_FACTOR[factor] }
+    const by = winner.factors[factor] - loser.factors[factor]
+    if (by <= best.by) continue
+    const [custom] = winner.customs
+    const ofCustom = custom ? byCustom(custom.custom) : 'suits'
+    best = { by, lead: factor === 'customs' ? ofCustom : factor === 'windows' ? 'suits' : LEAD_OF[factor] }
   }
-  return best.by
+  return best.lead
 }
 
 /** What decides between two lures; each has what it is worth, or what shuts it out. */
@@ -87,12 +101,13 @@ export function pairOf(
   }
   const lead = left.worth.total - right.worth.total
   const [winner, loser] = lead >= 0 ? [left.worth, right.worth] : [right.worth, left.worth]
-  const by = deciderOf(winner, loser)
+  const how = leadOf(winner, loser)
+  const by = decidesBy(how)
   if (Math.abs(lead) < DECIDES) return { wins: 'either', by, says: { code: 'pair.either', params: { a, b } } }
   return {
     wins: lead > 0 ? 'a' : 'b',
     by,
-    says: { code: 'pair.wins', params: { winner: lead > 0 ? a : b, by } },
+    says: { code: 'pair.wins', params: { winner: lead > 0 ? a : b, lead: how } },
   }
 }
 

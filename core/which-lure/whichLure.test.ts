@@ -7,6 +7,7 @@ import { recommend } from '#core/ranking/recommend'
 import { evenFrom } from '#core/numeric/even'
 import { WINDS, type Wind } from '#core/sky/weather'
 import { luresHere } from './answer'
+import { pairLinesOf } from './pairLines'
 import { fishedHere, luresOf, shutOut } from './occasions'
 import type { LuresRequest } from './request'
 import { searched } from './worth'
@@ -117,6 +118,31 @@ describe('what cannot be fished here', () => {
       if (notHere[0] && notHere[0].gate !== 'salinity') expect(windows).toContain(notHere[0].why.code)
       if (here[0]?.but) expect(windows).toContain(here[0].but.code)
     }
+  })
+})
+
+describe('the lines of pairs', () => {
+  const lines = pairLinesOf(ASKED)
+  it('stand today where the answer has them', () => {
+    const { pairs } = luresHere(ASKED)
+    for (const { a, b, steps, now } of lines) {
+      const pair = pairs.find(p => p.a === a && p.b === b)
+      if (pair && now !== null && steps[now]!.name !== '') expect([a, steps[now]!.wins]).toEqual([a, pair.wins])
+    }
+    expect(lines.map(l => l.now)).toEqual([2, 1, 0, 2, 3])
+  })
+  it('turn: blades in open, stained water, a swim jig in thick grass; a frog that pops where it is broken', () => {
+    const [blades, frogs, vibrating, , knock] = lines
+    expect([blades!.steps[0]!.wins, blades!.steps[3]!.wins]).toEqual(['either', 'b'])
+    const [windy] = pairLinesOf({
+      ...water({ visibilityM: 0.4, tint: 'brown' }),
+      light: { ...ASKED.light, wind: 'chop' },
+    })
+    expect(windy!.steps[0]!.wins).toBe('a')
+    expect(vibrating!.steps.map(s => s.wins)).toEqual(['a', expect.any(String), 'b', 'b'])
+    expect(frogs!.steps.every(s => s.wins === 'neither')).toBe(true)
+    expect([knock!.steps[0]!.wins, knock!.steps[5]!.wins]).toEqual(['a', 'either'])
+    expect(pairLinesOf(water({ salinity: 'salt' })).map(l => l.a)).toEqual(['knocking'])
   })
 })
 

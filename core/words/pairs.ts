@@ -11,22 +11,26 @@ export type PairSide = LureId | 'knocking' | 'silent'
 export const sideWords = (side: PairSide): string =>
   side === 'knocking' || side === 'silent' ? side : LURES[side].words
 
-/** By what the winner of a pair leads. */
-const BY: Readonly<Record<Decider, string>> = {
+/** In what way the winner of a pair leads. */
+export const LEADS = {
   cover: 'it comes through the cover better',
-  clarity: 'it suits water one sees this far in',
-  temperature: 'it suits water of this temperature',
+  found: 'in this water it is found from farther',
+  look: 'it bears a closer look in water this clear',
+  suits: 'it suits water like this',
+  temperature: 'it suits this temperature',
   wind: 'it suits the wind',
   food: 'it can be taken for what they eat',
+  size: 'its size suits them',
   light: 'it suits the light',
   depth: 'it gets to where the fish are',
-}
+} as const
+export type Lead = keyof typeof LEADS
 
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
 
 /** What decides between two lures now. */
 export const PAIR_WORDS = {
-  'pair.wins': ({ winner, by }: { winner: LureId; by: Decider }) => `${capital(sideWords(winner))}: ${BY[by]}.`,
+  'pair.wins': ({ winner, lead }: { winner: LureId; lead: Lead }) => `${capital(sideWords(winner))}: ${LEADS[lead]}.`,
   'pair.either': ({ a, b }: { a: LureId; b: LureId }) =>
     `Either: nothing here decides between ${sideWords(a)} and ${sideWords(b)}.`,
   'pair.neither': ({ a, b }: { a: LureId; b: LureId; gate: Gate }) =>

@@ -94,6 +94,8 @@ export interface SpotRecord {
   background: Word<'background'>
   /** Weed, wood, docks, in the angler's words. */
   cover: string
+  /** What stands there for the engine; null where it is not said. Spots from before it was kept have none. */
+  stands?: NonNullable<Request['water']['cover']> | null
   /** null: deep, or not known. */
   depthM: number | null
   canopy: Word<'canopy'>
@@ -300,6 +302,7 @@ export const RECORDS = {
     longitude: longitude().allow(null).required(),
     background: word('The bottom', VOCABULARY.background).required(),
     cover: line('The cover').allow('').required(),
+    stands: schemaOf(REQUEST.fields.water.fields.cover).allow(null),
     depthM: number('The depth', LIMITS.depthM).allow(null).required(),
     canopy: word('The canopy', VOCABULARY.canopy).required(),
     bank: bank.allow(null).required(),

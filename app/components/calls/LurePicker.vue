@@ -9,14 +9,15 @@ import { useSettingsStore } from '~/settings/store'
 import { LURE_OPTIONS } from '~/words/options'
 import LureTile from './LureTile.vue'
 
+defineEmits<{ lures: [] }>()
 /** The rack of lure types at hand, and the drawer with all of them: any is two taps away. */
 const store = useReadingStore()
 const settings = useSettingsStore()
 const words = Object.fromEntries(LURE_OPTIONS.map(o => [o.value, o.words]))
 const root = ref<HTMLElement | null>(null)
 const { width } = useElementSize(root)
-/** Breadth of a tile, and of the drawer's handle, px. */
-const [TILE_PX, DRAWER_PX] = [60, 68] as const
+/** Breadth of a tile, and of the two handles beside them, px. */
+const [TILE_PX, DRAWER_PX] = [60, 136] as const
 const fits = computed(() => Math.max(1, Math.floor((width.value - DRAWER_PX) / TILE_PX)))
 const rack = computed(() => rackOf(settings.rack, store.reading.lure, fits.value))
 const drawer = computed(() => [...new Set([...rack.value, ...LURE_IDS])])
@@ -52,6 +53,14 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLInputElement>('input:c
         <LureTile :lure="id" :chosen="store.reading.lure === id" />
       </label>
     </fieldset>
+    <button
+      type="button"
+      class="figure w-17 border-l border-ink text-label leading-tight font-semibold"
+      @click="$emit('lures')"
+    >
+      Which
+      <span class="block">lure here?</span>
+    </button>
     <Popover class="flex">
       <PopoverButton class="figure w-17 border-l border-ink text-label leading-tight font-semibold">
         All {{ LURE_IDS.length }}

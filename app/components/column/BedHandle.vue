@@ -82,7 +82,7 @@ const [least, most] = LIMITS.waterDepthM
       </NumberField>
       <button
         type="button"
-        class="figure min-h-11 min-w-8 font-bold"
+        class="figure min-h-11 min-w-11 font-bold"
         aria-label="Deep water: forget the bottom"
         @click="store.set({ waterM: null })"
       >

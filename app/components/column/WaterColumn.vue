@@ -9,6 +9,7 @@ import { LIMITS } from '#shared/vocabulary'
 import NumberField from '~/components/common/NumberField.vue'
 import BedBand from './BedBand.vue'
 import BedHandle from './BedHandle.vue'
+import CoverBand from './CoverBand.vue'
 import CloudBank from './CloudBank.vue'
 import DepthRuler from './DepthRuler.vue'
 import DiscHandle from './DiscHandle.vue'
@@ -42,6 +43,7 @@ const c = provideColumn(width, height, reachM, held, useAnswers())
         <SkyBand />
         <CloudBank />
         <WaterSurface />
+        <CoverBand />
         <BedBand :pick="!phone" />
         <DepthRuler />
         <FishHandle />

@@ -1,10 +1,10 @@
 import { type ComputedRef, type InjectionKey, type Ref, computed, inject, provide, ref, watch } from 'vue'
 import type { Side } from '#core/lure/types'
-import { nearest } from '#core/numeric/nearest'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { steady } from '~/components/common/steady'
-import { NIGHT_WATER, beamFor, luminanceOfHex, mixed, redTone } from '~/figures/tone'
+import { beamFor, luminanceOfHex, mixed } from '~/figures/tone'
+import { waterColour } from '~/figures/waterColour'
 import type { ScreenModel } from '~/screen/model'
 import type { Answers } from '~/screen/useScreen'
 
@@ -152,12 +152,7 @@ export function provideColumn(
   const fitted = () => [store.depthM, store.reading.visibilityM, store.reading.fishM, store.reading.waterM]
   watch([fitted, held, width, height], fit, { immediate: true })
 
-  const colourAt = (depthM: number) => {
-    const steps = water.value?.column
-    const step = nearest(steps ?? [], depthM, s => s.depthM)
-    if (!step) return settings.theme === 'noon' ? '#5f6d5f' : '#20261f'
-    return settings.theme === 'night' ? redTone(step.colour, NIGHT_WATER) : step.colour
-  }
+  const colourAt = (depthM: number) => waterColour(water.value?.column, depthM, settings.theme)
   const colours = steady(() => COLUMN_STOPS.map(f => colourAt(f * reachM.value)))
   /** The picture's gradient at a height of it, between the colours above and below. */
   const shadeAt = (y: number) => {

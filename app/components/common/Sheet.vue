@@ -5,7 +5,7 @@ import { nextTick, onMounted, onUnmounted, ref } from 'vue'
  * A sheet in the frame of the screen: beside the picture on a desk, which stays in hand; under the bar on a phone. It
  * takes the focus, and gives it back when it is closed.
  */
-defineProps<{ title: string; phone: boolean }>()
+defineProps<{ title: string; phone: boolean; /** Over the whole of a desk's screen. */ wide?: boolean }>()
 defineEmits<{ close: [] }>()
 const close = ref<HTMLButtonElement | null>(null)
 let opener: HTMLElement | null = null
@@ -26,7 +26,10 @@ onUnmounted(() => {
     role="dialog"
     :aria-label="title"
     class="z-30 flex min-h-0 flex-col bg-page text-ink"
-    :class="phone ? 'fixed inset-x-0 top-11.5 bottom-0' : 'relative col-[2/-1] row-2'"
+    :class="[
+      phone ? 'fixed inset-x-0 top-11.5 bottom-0' : 'relative row-2',
+      phone ? '' : wide ? 'col-[1/-1]' : 'col-[2/-1]',
+    ]"
     @keydown.esc.stop="$emit('close')"
   >
     <div class="flex items-center border-b-2 border-ink pl-4">

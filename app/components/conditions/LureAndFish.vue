@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useUnits } from '~/settings/useUnits'
+import { topOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { LIMITS } from '#shared/vocabulary'
 import { BACKGROUND_OPTIONS, FACING_OPTIONS, SCHOOL_OPTIONS, SPECIES_OPTIONS } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
+import CoverRows from './CoverRows.vue'
 import ConditionGroup from './ConditionGroup.vue'
 import ConditionRow from './ConditionRow.vue'
 
@@ -13,6 +15,7 @@ import ConditionRow from './ConditionRow.vue'
 const store = useReadingStore()
 const { length } = useUnits()
 const s = computed(() => store.reading)
+const usualTopM = computed(() => topOf({ ...s.value, topM: null }))
 const sides = [
   { value: 'level' as const, words: 'Level' },
   { value: 'below' as const, words: 'From below' },
@@ -79,6 +82,15 @@ const sides = [
         </button>
       </span>
     </ConditionRow>
+    <CoverRows
+      :kind="s.cover"
+      :density="s.density"
+      :top-m="s.topM"
+      :usual-top-m="usualTopM"
+      @kind="v => store.setCover(v)"
+      @density="v => store.set({ density: v })"
+      @top="v => store.set({ topM: v })"
+    />
     <ConditionRow label="Behind the lure" path="background">
       <Choice
         label="What is behind the lure"

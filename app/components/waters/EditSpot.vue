@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coverOf } from '#core/cover/cover'
 import type { SpotRecord } from '#shared/schema/record'
 import { LIMITS } from '#shared/vocabulary'
 import { FIRST_BANK } from '~/day/fields'
@@ -9,6 +10,7 @@ import BankRows from '~/components/conditions/BankRows.vue'
 import Choice from '~/components/common/Choice.vue'
 import LineField from '~/components/common/LineField.vue'
 import NumberField from '~/components/common/NumberField.vue'
+import CoverRows from '~/components/conditions/CoverRows.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
 
 /** A spot, every field of it. Each change is kept as it is made. */
@@ -47,8 +49,17 @@ const set = (patch: Partial<SpotRecord>) => waters.putSpot({ ...props.spot, ...p
         </button>
       </span>
     </ConditionRow>
-    <ConditionRow label="Cover">
-      <LineField label="Cover" :value="spot.cover" @change="cover => set({ cover })" />
+    <CoverRows
+      :kind="spot.stands?.kind ?? null"
+      :density="spot.stands?.density ?? 'scattered'"
+      :top-m="spot.stands?.topM ?? null"
+      :usual-top-m="spot.stands ? coverOf(spot.stands, spot.depthM).topM : null"
+      @kind="kind => set({ stands: kind && { kind } })"
+      @density="density => spot.stands && set({ stands: { ...spot.stands, density } })"
+      @top="topM => spot.stands && set({ stands: { ...spot.stands, topM } })"
+    />
+    <ConditionRow label="Cover, in words">
+      <LineField label="Cover, in words" :value="spot.cover" @change="cover => set({ cover })" />
     </ConditionRow>
     <ConditionRow label="Over the water">
       <Choice
