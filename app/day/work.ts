@@ -2,7 +2,7 @@ import { type OwnLure, ownFinishes } from '#core/box/own'
 import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { hex } from '#core/spectrum/colour'
 import { spellSaid } from '#core/day/answer'
-import { cautionsOfDay } from '#core/day/cautions'
+import { cautionText, cautionsOfDay } from '#core/day/cautions'
 import { type DayScores, planDay } from '#core/day/plan'
 import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
@@ -12,7 +12,6 @@ import type { Spell } from '#core/day/spells'
 import { dayWater } from '#core/day/water'
 import { usualDepthM } from '#core/request/resolve'
 import { moonElevationDeg, moonFraction, moonTimes, sunElevationDeg } from '#core/sky/sun'
-import { say } from '#core/words/sentence'
 import { withLightTable } from '~/screen/lightTable'
 
 /** What a step of the day shows before any lure is ranked. */
@@ -151,12 +150,14 @@ function plan({ request: r, own, scores: told, pins }: Extract<DayAsk, { kind: '
     packed: of100(pack, all),
     oneEach: of100(oneEach, all),
     finishes: planned.lanes.reduce((s, l) => s + l.ids.length, 0),
-    cautions: cautionsOfDay(day, told).map(({ kind, fromMin, toMin, sentence }) => ({
-      kind,
-      fromMin,
-      toMin,
-      text: say(sentence, units),
-    })),
+    cautions: cautionsOfDay(
+      day,
+      told,
+      r.lures.map(l => l.lure),
+    ).map(caution => {
+      const { kind, fromMin, toMin } = caution
+      return { kind, fromMin, toMin, text: cautionText(caution, units) }
+    }),
   }
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { luresHere } from '#core/which-lure/answer'
 import { firstReading, luresRequestOf, requestOf, topOf } from '~/reading/reading'
+import { placeOf, rodsFrom } from './dayRods'
 import { DRAWN, pathOf, rowsOf, scaleOf, spoken } from './rows'
 import { useWhichLure } from './useWhichLure'
 import { effectScope, nextTick, ref } from 'vue'
@@ -27,6 +28,26 @@ describe('rows of lures', () => {
   })
   it('know which path is that of today', () => {
     expect([pathOf('ledge'), pathOf('pads'), pathOf('open'), pathOf(null)]).toEqual(['rock', 'grass', null, null])
+  })
+})
+
+describe('rods for a day', () => {
+  it('are the best of its hours, each once, and what is owned first; on top in the shade', () => {
+    const noon = luresHere({ ...request, light: { sky: 'clear', sunElevationDeg: 70 } })
+    const rods = rodsFrom([luresHere(request), noon], new Set())
+    expect([rods.length, new Set(rods).size]).toEqual([4, 4])
+    expect(rods.slice(0, 2).sort()).toEqual(
+      here
+        .slice(0, 2)
+        .map(h => h.lure)
+        .sort(),
+    )
+    expect(rodsFrom([noon], new Set([noon.here.at(-1)!.lure]))[0]).toBe(noon.here.at(-1)!.lure)
+    expect([placeOf('popper', true), placeOf('popper', false), placeOf('worm', true)]).toEqual([
+      'shade',
+      'open',
+      'open',
+    ])
   })
 })
 

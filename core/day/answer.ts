@@ -1,7 +1,7 @@
 import { rounded } from '#core/numeric/rounded'
 import { DAY_MIN } from '#core/units'
 import { clockOf, endClockOf } from '#core/day/clock'
-import { cautionsOfDay } from '#core/day/cautions'
+import { cautionText, cautionsOfDay } from '#core/day/cautions'
 import { type DayPlan, type DayScores, type Lanes, planDay, rulesOf } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
 import { type Day, type DayStep, whyThrough } from '#core/day/scores'
@@ -158,11 +158,15 @@ export function dayAnswer(r: DayRequest, day: Day, scores: DayScores, plan = pla
       without: plan.worth.all > 0 ? rounded(lost / plan.worth.all) : 0,
     })),
     worth: { all: rounded(plan.worth.all), pack: rounded(plan.worth.pack), oneEach: rounded(plan.worth.oneEach) },
-    cautions: cautionsOfDay(day, scores).map(({ kind, fromMin, toMin, sentence }) => ({
-      kind,
-      from: clockOf(fromMin),
-      to: endClockOf(toMin),
-      text: say(sentence, units),
+    cautions: cautionsOfDay(
+      day,
+      scores,
+      r.lures.map(l => l.lure),
+    ).map(caution => ({
+      kind: caution.kind,
+      from: clockOf(caution.fromMin),
+      to: endClockOf(caution.toMin),
+      text: cautionText(caution, units),
     })),
   }
 }

@@ -1,6 +1,9 @@
 import type { Day } from '#core/day/scores'
 import type { DayScores } from '#core/day/plan'
-import { type Sentence, type SentenceCode, plainly } from '#core/words/sentence'
+import { LURES, type LureId } from '#core/lure/types'
+import type { UnitSystem } from '#core/units'
+import { type Sentence, type SentenceCode, plainly, say } from '#core/words/sentence'
+import { cap } from '#core/words/wording'
 
 /** Cautions that come and go with the hours, by the name a day calls them. */
 const HOURLY: Partial<Record<SentenceCode, string>> = {
@@ -16,14 +19,55 @@ const HOURLY: Partial<Record<SentenceCode, string>> = {
 }
 
 export interface DayCaution {
+  /** `lure` for hours in which a lure of the plan is outside its window. */
   kind: string
   fromMin: number
   toMin: number
   sentence: Sentence
+  /** The lure it is said of, and one of the plan's others that suits those hours. */
+  lure?: LureId
+  instead?: LureId | null
 }
 
-/** The cautions of a day, each with the hours it holds: steps that follow one another are one. */
-export function cautionsOfDay({ steps }: Day, scores: DayScores): DayCaution[] {
+/** A caution in words; of a lure, with what else of the plan to fish then. */
+export function cautionText({ sentence, lure, instead }: DayCaution, units: UnitSystem): string {
+  if (!lure) return say(sentence, units)
+  const then = instead ? ` Fish the ${LURES[instead].words} rod then.` : ''
+  return `${cap(LURES[lure].words)}: ${say(sentence, units)}${then}`
+}
+
+/** Hours in which a lure of the plan is outside its window and should change, and which of the others is not. */
+export function lureHours({ steps }: Day, scores: DayScores, lures: readonly LureId[]): DayCaution[] {
+  const out: { caution: DayCaution; from: number; to: number }[] = []
+  lures.forEach((lure, l) => {
+    const open = new Map<SentenceCode, (typeof out)[number]>()
+    steps.forEach((step, t) => {
+      for (const sentence of scores[l]![t]?.windows ?? []) {
+        const known = open.get(sentence.code)
+        if (known && known.to === t) {
+          known.to = t + 1
+          known.caution.toMin = step.endMin
+          continue
+        }
+        const caution = { kind: 'lure', fromMin: step.atMin, toMin: step.endMin, sentence, lure }
+        const run = { caution, from: t, to: t + 1 }
+        open.set(sentence.code, run)
+        out.push(run)
+      }
+    })
+  })
+  return out.map(({ caution, from, to }) => {
+    const suits = lures.find((_, l) => scores[l]!.slice(from, to).every(told => !told?.windows.length))
+    return { ...caution, instead: suits ?? null }
+  })
+}
+
+/**
+ * The cautions of a day, each with the hours it holds: steps that follow one another are one; then the hours of its
+ * lures.
+ */
+export function cautionsOfDay(day: Day, scores: DayScores, lures: readonly LureId[]): DayCaution[] {
+  const { steps } = day
   const out: DayCaution[] = []
   const open = new Map<SentenceCode, DayCaution>()
   steps.forEach((step, t) => {
@@ -44,5 +88,5 @@ export function cautionsOfDay({ steps }: Day, scores: DayScores): DayCaution[] {
       }
     }
   })
-  return out
+  return [...out, ...lureHours(day, scores, lures)]
 }

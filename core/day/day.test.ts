@@ -275,3 +275,26 @@ describe('the water of a day', () => {
     for (const m of water()) for (const c of m.colours) expect(1.05 / (luminance(c) + 0.05)).toBeGreaterThan(4.5)
   })
 })
+
+describe('a lure outside its window', () => {
+  const asked: DayRequest = {
+    date: '2026-07-12',
+    place: { latitude: 34.9, longitude: -84.3, utcOffsetMin: -240 },
+    from: '06:00',
+    to: '18:00',
+    stepMin: 120,
+    water: { visibilityM: 3, tint: 'green', temperatureC: 28, depthM: 4, cover: { kind: 'open' } },
+    season: 'summer',
+    hours: [{ at: '06:00', cloud: 0, rain: false, wind: 'calm' }],
+    lures: [{ lure: 'walking-topwater' }, { lure: 'swimbait' }],
+  }
+  it('is told with its hours, and which of the rods to fish then', () => {
+    const day = dayOf(asked)
+    const scores = asked.lures.map(lane => day.steps.map(step => scoreStep(asked, day, step, lane)))
+    const { cautions } = dayAnswer(asked, day, scores)
+    const [hours, ...others] = cautions.filter(c => c.kind === 'lure')
+    expect(others).toEqual([])
+    expect([hours!.from > '06:00', hours!.to <= '18:00']).toEqual([true, true])
+    expect(hours!.text).toMatch(/^Walking topwater: High sun in the open.* Fish the swimbait rod then\.$/)
+  })
+})

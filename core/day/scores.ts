@@ -10,6 +10,7 @@ import { type Worked, rank } from '#core/ranking/recommend'
 import { bestReason, differs, goodReasons } from '#core/ranking/rotation'
 import type { Request } from '#core/request/request'
 import { cautionsOf } from '#core/rules/advisories'
+import { againstLure } from '#core/rules/windows'
 import { lookAlikeGroups } from '#core/sight/likeness'
 import { sunBearingDeg, sunElevationDeg } from '#core/sky/sun'
 import type { Sentence } from '#core/words/sentence'
@@ -41,6 +42,8 @@ export interface StepScores {
   matters: (typeof COLOUR_MATTERS)[number]
   lux: number
   cautions: Sentence[]
+  /** Where the lure is outside its window. */
+  windows: Sentence[]
 }
 
 /** A shadow narrower than this is no place to fish: 6 ft. */
@@ -115,6 +118,7 @@ export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane)
     matters: colourMattersOf(ranked.length, lookAlikeGroups(ranked), moment).level,
     lux: moment.scene.sky.lux,
     cautions: cautionsOf(moment),
+    windows: againstLure(moment).map(w => w.says),
   }
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, toRaw } from 'vue'
 import type { LureId } from '#core/lure/types'
+import { MINUTE_MS } from '#core/units'
 import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import BankRows from '~/components/conditions/BankRows.vue'
@@ -8,6 +9,9 @@ import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import { FIRST_BANK, type LaneSet, MOST_LANES } from '~/day/fields'
 import { useBoxStore } from '~/box/store'
 import { useDayStore } from '~/day/store'
+import { luresRequestOf } from '~/reading/reading'
+import { useReadingStore } from '~/reading/store'
+import { dayRods, placeOf } from '~/which-lure/dayRods'
 import { useSettingsStore } from '~/settings/store'
 import { plainScale } from '~/settings/plainScale'
 import { LURE_OPTIONS, WIND_OPTIONS } from '~/words/options'
@@ -16,6 +20,7 @@ import { LURE_OPTIONS, WIND_OPTIONS } from '~/words/options'
 const day = useDayStore()
 const box = useBoxStore()
 const settings = useSettingsStore()
+const reading = useReadingStore()
 const s = computed(() => day.set)
 const MINUTES = plainScale('min', 0)
 const PIECES = plainScale('', 0)
@@ -31,6 +36,23 @@ const addLane = () => {
   day.change({ lanes: [...s.value.lanes, { lure, place: 'open', depthM: null }] })
 }
 const dropLane = (i: number) => day.change({ lanes: s.value.lanes.filter((_, k) => k !== i) })
+/** First light and the middle of the day, as hours of its clock. */
+const TELLING_HOURS = ['06:30', '13:00'] as const
+const filling = ref(false)
+/** The rods that this water asks for over the day, in the place of those that are set. */
+async function fillRods() {
+  filling.value = true
+  const { date, place } = day.request
+  const hours = TELLING_HOURS.map(h => Date.parse(`${date}T${h}:00Z`) - place.utcOffsetMin * MINUTE_MS)
+  const owned = new Set(box.carried.map(l => l.body.lure))
+  try {
+    const rods = await dayRods(luresRequestOf(toRaw(reading.reading), settings.units), hours, owned)
+    const lanes = rods.map(lure => ({ lure, place: placeOf(lure, s.value.bank !== null), depthM: null }))
+    if (lanes.length) day.change({ lanes })
+  } finally {
+    filling.value = false
+  }
+}
 const FORECAST = {
   none: 'From the simulated station that ships with the demonstration.',
   coming: 'Asking the station …',
@@ -70,7 +92,12 @@ const two = (h: number) => `${h}:00`
           </button>
         </li>
       </ul>
-      <button v-if="s.lanes.length < MOST_LANES" type="button" class="quiet mt-1" @click="addLane">Another rod</button>
+      <p class="mt-1 flex flex-wrap gap-2">
+        <button v-if="s.lanes.length < MOST_LANES" type="button" class="quiet" @click="addLane">Another rod</button>
+        <button type="button" class="quiet" :disabled="filling" @click="fillRods">
+          {{ filling ? 'Asking the water …' : 'Rods this water asks for' }}
+        </button>
+      </p>
       <p v-if="s.lanes.some(l => l.place === 'shade') && !s.bank" class="mt-2">
         A rod is fished in the shade: say below how the banks stand.
       </p>

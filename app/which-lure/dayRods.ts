@@ -1,0 +1,45 @@
+import { type LureId, lureType } from '#core/lure/types'
+import type { LuresAnswer } from '#core/which-lure/answer'
+import type { LuresRequest } from '#core/which-lure/request'
+import { handFor } from '~/screen/worker'
+import { workerHand } from '~/screen/workerHand'
+import type { LuresAsk } from './work'
+
+/** Lures taken of each hour, and of all together. */
+const [OF_EACH, IN_ALL] = [2, 4] as const
+
+/** The first lures of some hours, each once; owned ones before others. */
+export function rodsFrom(answers: readonly LuresAnswer[], owned: ReadonlySet<LureId>): LureId[] {
+  const out: LureId[] = []
+  for (const { here } of answers) {
+    const first = [...here].sort((a, b) => Number(owned.has(b.lure)) - Number(owned.has(a.lure)) || a.place - b.place)
+    const fresh = first.filter(h => !out.includes(h.lure))
+    out.push(...fresh.slice(0, OF_EACH).map(h => h.lure))
+  }
+  return out.slice(0, IN_ALL)
+}
+
+/** The rods for a day on this water: what is best at its ends and in the middle of it. */
+export async function dayRods(
+  request: LuresRequest,
+  hoursMs: readonly number[],
+  owned: ReadonlySet<LureId>,
+): Promise<LureId[]> {
+  const { work, end } = workerHand(
+    () => handFor<LuresAsk, LuresAnswer>('lures'),
+    async (ask: LuresAsk) => (await import('./work')).workLures(ask) as Promise<LuresAnswer>,
+  )
+  const at = (ms: number) => ({ ...request.light.at!, time: new Date(ms).toISOString() })
+  try {
+    const answers: LuresAnswer[] = []
+    for (const ms of hoursMs)
+      answers.push(await work({ kind: 'here', request: { ...request, light: { ...request.light, at: at(ms) } } }))
+    return rodsFrom(answers, owned)
+  } finally {
+    end()
+  }
+}
+
+/** Surface lures are fished in the bank's shade where there is one. */
+export const placeOf = (lure: LureId, shade: boolean) =>
+  shade && lureType(lure).surface ? ('shade' as const) : ('open' as const)
