@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { knownFinish, ownFinish } from '#core/box/own'
-import { finishesOf } from '#core/lure/finish'
+import { finishesOf, nameSaid } from '#core/lure/finish'
 import { type ScreenAsk, type ScreenModel, workScreen } from './model'
 
 const ASK: ScreenAsk = {
@@ -62,5 +62,16 @@ describe('what is in the box', () => {
     expect(order(both).every(id => knownFinish(id))).toBe(true)
     const alone = screen({ own, owned: [mine.id, ...few.slice(0, 2)], onlyOwned: true })
     expect(listed(alone)).toEqual([mine.id, ...few.slice(0, 2)].sort())
+  })
+  it('keeps the letters of a name that was given it, quoted in a sentence', () => {
+    const coats = { flank: { colour: '#e8ecec', material: 'matte' as const } }
+    const lure = { id: '018f0000-0000-4000-8000-00000000000a', lure: 'jerkbait' as const, finishId: few[0]! }
+    const named = [{ ...lure, name: 'Uncle Ed’s', coats }]
+    const mine = screen({ own: named, owned: [ownFinish(named[0]!)!.id, ...few.slice(1, 2)], onlyOwned: true })
+    const { closeCall, disagreements, turning } = mine.answer
+    const said = [closeCall, ...disagreements, turning].flatMap(s => s?.text ?? []).join(' ')
+    expect(said).not.toMatch(/uncle Ed/)
+    expect(nameSaid(ownFinish(named[0]!)!)).toBe('“Uncle Ed’s”')
+    expect(nameSaid(finishesOf('jerkbait')[0]!)).toBe(finishesOf('jerkbait')[0]!.name)
   })
 })

@@ -202,7 +202,7 @@ describe('readings of the water', () => {
     [
       { kind: 'disc', depthM: 4 },
       'target',
-      'Black would be lost at about 78 cm if it is mixed, and at 2 m if it is green.',
+      'Black would be lost at about 76 cm if it is mixed, and at 1.9 m if it is green.',
     ],
     [
       { kind: 'turbidity', fnu: 10 },
@@ -212,7 +212,7 @@ describe('readings of the water', () => {
     [
       { kind: 'turbidity', fnu: 1 },
       'target',
-      'Of all readings, the lowered lure would narrow it down most: to some 24 % of what is open now.',
+      'Of all readings, the lowered lure would narrow it down most: to some 25 % of what is open now.',
     ],
   ] as const)('after %j ask for a %s', (reading, kind, why) => {
     expect(readWater([reading], 'fresh', 'metric').next).toMatchObject({ kind, why })
@@ -323,5 +323,23 @@ describe('long casts of a light meter', () => {
     expect(some.thinned![0]!.text).toBe(
       'Of 40 samples 16 were worked at: the shallowest, the deepest, and evenly between.',
     )
+  })
+})
+
+describe('black beside white, lowered in one water', () => {
+  const odds = (tint: string, blackM: number) =>
+    readWater(
+      [
+        { kind: 'target', target: 'white', depthM: 1 },
+        { kind: 'target', target: 'black', depthM: blackM },
+      ],
+      'fresh',
+      'metric',
+    ).tints.find(t => t.tint === tint)!.odds
+  it('tells mixed water the less, the deeper black is seen, and clear water the more', () => {
+    const depths = [0.25, 0.4, 0.6, 0.8, 1, 1.2]
+    const falls = (of: number[]) => of.every((v, i) => i === 0 || v <= of[i - 1]! + 0.005)
+    expect(falls(depths.map(m => odds('mixed', m)))).toBe(true)
+    expect(falls(depths.map(m => -odds('blue-clear', m)))).toBe(true)
   })
 })

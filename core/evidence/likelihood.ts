@@ -74,24 +74,27 @@ interface Miss {
 /** Steps of reflectance between which a strayed target is predicted, in standard deviations. */
 const REPAINT_STEP = 1
 
-/** What reflects nothing, and what reflects all. */
-const [VOID, SNOW] = [0, 1] as const
 const lost = (waters: Possible, name: string, target: number | Float64Array): Float64Array =>
   waters.predict(w => Math.max(SHALLOWEST_M, vanishingDepthM(w.column, target)), name, MOST_BY_SKY)
 
-/** Logarithm of the depth past which no target is seen in each water. */
-function deepestLost(waters: Possible): Float64Array {
-  const [dark, pale] = [lost(waters, 'void', VOID), lost(waters, 'snow', SNOW)]
-  return dark.map((v, i) => Math.max(v, pale[i]!))
+/** A target's paint strays no farther than this, in standard deviations. */
+const MOST_STRAYED = 2
+
+/**
+ * Logarithm of the depth past which a target is not seen in each water, however its paint strays: black may turn out a
+ * little paler than its water, and never as white is.
+ */
+function deepestLost(waters: Possible, name: string, target: number | Float64Array): Float64Array {
+  const [dark, pale] = [-MOST_STRAYED, MOST_STRAYED].map(z => lost(waters, `${name} ${z}`, repainted(target, z)))
+  return dark!.map((v, i) => Math.max(v, pale![i]!))
 }
 
 /**
  * Logarithm of the depth at which a target strayed so far vanishes in each water. Straight lines between waters run on
- * where a target is nearly as bright as its water and vanishes at once; none is seen deeper than the deeper of what
- * reflects nothing and what reflects all.
+ * where a target is nearly as bright as its water and vanishes at once; none is seen deeper than its paint allows.
  */
 export function lostAt(waters: Possible, name: string, target: number | Float64Array, z = 0): Float64Array {
-  const deepest = deepestLost(waters)
+  const deepest = deepestLost(waters, name, target)
   return lost(waters, `${name} ${z}`, repainted(target, z)).map((v, i) => Math.min(v, deepest[i]!))
 }
 
@@ -100,7 +103,7 @@ function ofTarget(waters: Possible, name: string, target: number | Float64Array,
   const [mid, up] = [0, REPAINT_STEP].map(z => lostAt(waters, name, target, z)) as [Float64Array, Float64Array]
   const read = logDepth(depthM)
   const variance = mid.map((p, i) => error ** 2 + GRID_ERROR ** 2 + Math.min(1, Math.abs(up[i]! - p)) ** 2)
-  const deepest = deepestLost(waters)
+  const deepest = deepestLost(waters, name, target)
   const base = error ** 2 + GRID_ERROR ** 2
   const miss = mid.map((p, i) => {
     // What the paint may do ends where nothing is seen any deeper: past that a reading is simply off.

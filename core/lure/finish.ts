@@ -181,3 +181,6 @@ export function finishById(id: string): Finish | null {
 /** Ids of all finishes of all lures; none of them is built for it. */
 export const finishIds = (): string[] =>
   LURE_IDS.flatMap(lure => Object.keys(lureType(lure).patterns).map(id => finishIdOf(lure, id)))
+
+/** A finish's name as it stands in a sentence: one that an angler gave is quoted, and keeps its letters. */
+export const nameSaid = (finish: Finish): string => (finishById(finish.id) ? finish.name : `“${finish.name}”`)

@@ -1,3 +1,4 @@
+import { nameSaid } from '#core/lure/finish'
 import type { CloseCall } from '#core/ranking/answer'
 import type { Judged } from '#core/ranking/judge'
 import type { Twins } from '#core/ranking/rotation'
@@ -29,7 +30,7 @@ const NAMED = 3
 export function closeCallOf(ranked: readonly Judged[], twins: Twins, units: UnitSystem): CloseCall | null {
   const shared = ranked.filter((_, i, all) => all[0]!.score - all[i]!.score <= NOISE)
   if (shared.length < 2) return null
-  const names = shared.slice(0, NAMED).map(j => j.finish.name)
+  const names = shared.slice(0, NAMED).map(j => nameSaid(j.finish))
   const others = shared.length - names.length
   const [a] = shared
   const b = shared.find(j => !twins(j, a!))
@@ -43,5 +44,5 @@ export function closeCallOf(ranked: readonly Judged[], twins: Twins, units: Unit
 function leaning(a: Judged, b: Judged): { a: string; b: string; forA: SchoolId; forB: SchoolId } {
   const lead = (id: SchoolId) => a.stances[id].value - b.stances[id].value
   const most = (sign: number) => SCHOOL_IDS.reduce((top, id) => (sign * lead(id) > sign * lead(top) ? id : top))
-  return { a: a.finish.name, b: b.finish.name, forA: most(1), forB: most(-1) }
+  return { a: nameSaid(a.finish), b: nameSaid(b.finish), forA: most(1), forB: most(-1) }
 }

@@ -1,3 +1,4 @@
+import { nameSaid } from '#core/lure/finish'
 import { SCHOOL_IDS, type SchoolId } from '#core/words/schools'
 import { type Sentence, codeOf, say } from '#core/words/sentence'
 import type { Disagreement } from '#core/ranking/answer'
@@ -41,7 +42,7 @@ export function disagreementsOf(ranked: readonly Judged[], moment: Moment, twins
     shown.add(key)
     const sides: Sentence = {
       code: 'quarrel.sides',
-      params: { a, b, pickA: p.finish.name, pickB: q.finish.name },
+      params: { a, b, pickA: nameSaid(p.finish), pickB: nameSaid(q.finish) },
     }
     const when: Sentence = { code: 'quarrel.when', params: { a, b } }
     const optics = opticsOf(p, q, moment)
@@ -69,12 +70,12 @@ function opticsOf(p: Judged, q: Judged, { conditions: c }: Moment): Sentence {
   const times = far.sightM / near.sightM
   const params = {
     ...water,
-    far: far.finish.name,
-    near: near.finish.name,
+    far: nameSaid(far.finish),
+    near: nameSaid(near.finish),
     farM: far.sightM,
     nearM: near.sightM,
     times,
-    moreLikeFood: like.natural > PLAINLY_LIKER * unlike.natural ? like.finish.name : null,
+    moreLikeFood: like.natural > PLAINLY_LIKER * unlike.natural ? nameSaid(like.finish) : null,
   }
   return times < SAME_RANGE ? { code: 'quarrel.same-reach', params } : { code: 'quarrel.one-farther', params }
 }

@@ -1,3 +1,4 @@
+import { nameSaid } from '#core/lure/finish'
 import type { Judged } from '#core/ranking/judge'
 import type { Moment } from '#core/schools/school'
 import type { Sentence } from '#core/words/sentence'
@@ -31,5 +32,8 @@ export function turningOf(ranked: readonly Judged[], { scene, conditions: c }: M
   if (!found) return null
   const { inFace, atBack, times } = found
   const moon = c.sunElevationDeg < MOON_LIGHTS_DEG
-  return { code: 'sun.turns', params: { inFace: inFace.finish.name, atBack: atBack.finish.name, times, moon } }
+  return {
+    code: 'sun.turns',
+    params: { inFace: nameSaid(inFace.finish), atBack: nameSaid(atBack.finish), times, moon },
+  }
 }
