@@ -14,7 +14,17 @@ import type { DayShown, PlanShown } from './work'
 
 beforeEach(() => setActivePinia(createPinia()))
 
-const PLAN = { pack: [{ finishId: 'jerkbait.bone' }, { finishId: 'popper.white' }], packed: 96.4 } as PlanShown
+const PLAN = {
+  pack: [{ finishId: 'jerkbait.bone' }, { finishId: 'popper.white' }],
+  packed: 96.4,
+  lanes: [[{ from: 0, to: 2, finishId: 'jerkbait.bone', why: '', gain: 0 }]],
+} as unknown as PlanShown
+const LIGHT = {
+  steps: [
+    { atMin: 360, endMin: 390 },
+    { atMin: 390, endMin: 420 },
+  ],
+} as DayShown
 
 /** Plans as a component has them, and what is kept. */
 function plans() {
@@ -23,7 +33,7 @@ function plans() {
   const put = vi.spyOn(records, 'put').mockResolvedValue('id')
   const plan = shallowRef<PlanShown | null>(null)
   const scope = createApp({})
-  return { plan, put, ...scope.runWithContext(() => useDayPlans(plan)) }
+  return { plan, put, ...scope.runWithContext(() => useDayPlans(plan, shallowRef(LIGHT))) }
 }
 const last = (put: ReturnType<typeof plans>['put']) => put.mock.calls.at(-1)![1] as PlanRecord
 
@@ -38,6 +48,7 @@ describe('a day’s plan', () => {
     const body = last(put)
     expect(put.mock.calls[0]![0]).toBe('plan')
     expect(body).toMatchObject({ name: 'Unnamed water', pack: ['jerkbait.bone', 'popper.white'], share: 96.4 })
+    expect(body.spells).toEqual([{ lane: 0, fromMin: 360, toMin: 420, finishId: 'jerkbait.bone' }])
     expect('pins' in body).toBe(false)
     expect(check(RECORDS.plan, JSON.parse(JSON.stringify(body)))).toMatchObject({ ok: true })
     expect(kept.value).toBe(true)

@@ -1,7 +1,7 @@
 import type { DayRequest } from '#core/day/request'
 import { finishById } from '#core/lure/finish'
 import { type Ref, computed, onMounted, ref, watch } from 'vue'
-import type { PlanShown } from './work'
+import type { DayShown, PlanShown } from './work'
 import { onDate } from '~/reading/clock'
 import { useReadingStore } from '~/reading/store'
 import { type Kept, useRecordsStore } from '~/records/store'
@@ -15,8 +15,17 @@ function ofCatalogue({ finishIds, ...lane }: DayRequest['lures'][number]): DayRe
   return ids?.length ? { ...lane, finishIds: ids } : lane
 }
 
+/** The spells of a plan on the clock of its day. */
+const spellsOf = ({ lanes }: PlanShown, light: DayShown | null) =>
+  lanes.flatMap((spells, lane) =>
+    spells.flatMap(({ from, to, finishId }) => {
+      const [first, last] = [light?.steps[from], light?.steps[to - 1]]
+      return first && last ? [{ lane, fromMin: first.atMin, toMin: last.endMin, finishId }] : []
+    }),
+  )
+
 /** Keep the plan of a day, and open one that was kept, on its date or on the one that is looked at. */
-export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
+export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>, light: Readonly<Ref<DayShown | null>>) {
   const day = useDayStore()
   const reading = useReadingStore()
   const waters = useWatersStore()
@@ -34,6 +43,7 @@ export function useDayPlans(plan: Readonly<Ref<PlanShown | null>>) {
       waterId: reading.reading.waterId,
       asked: { ...day.request, lures: day.request.lures.map(ofCatalogue) },
       ...(day.set.pins.length ? { pins: day.set.pins } : {}),
+      spells: spellsOf(plan.value, light.value),
       pack: plan.value.pack.map(p => p.finishId),
       share: plan.value.packed,
     })

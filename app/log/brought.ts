@@ -13,4 +13,4 @@ export function tripBrought(like: TripLike, name: string, fromMs: number, toMs: 
 }
 
 /** Taps without an id that are alike in this are the same. */
-export const likenessOf = (b: TapRecord): string => `${b.tripId} ${b.at} ${b.what} ${b.text ?? ''}`
+export const likenessOf = (b: TapRecord): string => `${b.tripId} ${b.at} ${b.what} ${b.who ?? 0} ${b.text ?? ''}`

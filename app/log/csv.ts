@@ -5,11 +5,11 @@ import { RECORDS, type Rod, type TapRecord, type TripRecord } from '#shared/sche
 import { type Candidate, type FileFault, type FileRead, joinReads, rowsOf, takeRecords, unread } from '~/files/table'
 import { type TripLike, likenessOf, tripBrought } from './brought'
 import type { LogEntry } from './files'
-import { type Tap, type Trip, inHand, tapsByTrip } from './trip'
+import { type Tap, type Trip, crewOf, inHand, tapsByTrip, whoOf } from './trip'
 
 const FIELDS = [
   ...['trip', 'at', 'what', 'lure', 'finish', 'line', 'size', 'species', 'lengthM', 'kept', 'clue', 'word'],
-  ...['depthM', 'spotId', 'spoil', 'latitude', 'longitude'],
+  ...['depthM', 'spotId', 'spoil', 'latitude', 'longitude', 'angler'],
 ] as const
 type Row = Partial<Record<string, string>>
 
@@ -21,7 +21,8 @@ export function tapsCsv(trips: readonly Trip[], taps: readonly Tap[]): string {
       const { at, what, species, lengthM, kept, clue, text, depthM, spotId, spoil, place } = tap.body
       const fate = kept === undefined ? '' : kept ? 'kept' : 'let go'
       const fish = [species, lengthM, fate, clue, text]
-      const rest = [depthM, spotId, spoil, place?.latitude, place?.longitude]
+      const name = crewOf(trip.body)[whoOf(tap)] || (whoOf(tap) ? String(whoOf(tap) + 1) : '')
+      const rest = [depthM, spotId, spoil, place?.latitude, place?.longitude, name]
       return [trip.body.name, at, what, rig.lure, rig.finishId, rig.line, rig.size, ...fish, ...rest].map(v => v ?? '')
     }),
   )
@@ -94,7 +95,8 @@ export function readTapsCsv(
     ).at(-1)
     const named = trip.body.rods.findIndex(r => r.finishId === row.finish)
     const rod = named >= 0 && row.what !== 'rig' ? named : (before?.rod ?? 0)
-    const body: TapRecord = { tripId: trip.id, at, rod, ...saidOf(row) }
+    const who = whoNamed(trip.body, row.angler)
+    const body: TapRecord = { tripId: trip.id, at, rod, ...(who ? { who } : {}), ...saidOf(row) }
     const same = byLikeness.get(likenessOf(body))
     return { line, id: same?.id ?? '', faults: [], body: same ? { ...same.body, ...saidOf(row) } : body }
   })
@@ -103,6 +105,12 @@ export function readTapsCsv(
   const tap = takeRecords<TapRecord>(candidates, { schema: RECORDS.tap, columnOf, likeness: likenessOf }, taps)
   const read = joinReads({ trip, tap }) as FileRead<LogEntry>
   return { ...read, faults: [...faults, ...read.faults] }
+}
+
+/** Whose a row is: by name among those aboard, or by number; the first's where it names nobody. */
+function whoNamed(trip: TripRecord, angler: string | undefined): number {
+  const byName = angler ? crewOf(trip).indexOf(angler) : 0
+  return byName >= 0 ? byName : Math.max(0, Math.min(2, Math.round(Number(angler)) - 1 || 0))
 }
 
 /** A trip for each name and day of rows that fall into none. */
@@ -121,6 +129,7 @@ function tripsOf(
     const rods = named.filter((r, i) => named.findIndex(x => x.finishId === r.finishId) === i).slice(0, 3)
     const whose = { ...like, rods: rods.length ? rods : like.rods }
     const body = tripBrought(whose, of[0]!.row.trip ?? '', Math.min(...times), Math.max(...times))
-    return { line: of[0]!.line, id: newId(), faults: [], body }
+    const names = [...new Set(of.flatMap(r => r.row.angler || []))].slice(0, 3)
+    return { line: of[0]!.line, id: newId(), faults: [], body: names.length > 1 ? { ...body, crew: names } : body }
   })
 }

@@ -6,7 +6,7 @@ import { type Candidate, type FileRead, joinReads, takeRecords, unread } from '~
 import { v7 as newId } from 'uuid'
 import { type TripLike, likenessOf, tripBrought } from './brought'
 import type { LogEntry } from './files'
-import { type Tap, type Trip, rodNow, tapsByTrip } from './trip'
+import { type Tap, type Trip, crewOf, rodNow, tapsByTrip, whoOf } from './trip'
 
 /** Taps that say all there is to them by their name: these go to a GPX file and come back from one. */
 const PLAIN: readonly TapKind[] = ['cast', 'bite', 'follow', 'miss', 'landed', 'word']
@@ -28,12 +28,14 @@ export async function tripsGpx(
   const point = (p: Place, t: Tap, more = {}) =>
     new Point(p.latitude, p.longitude, { time: new Date(t.body.at), ...more })
   const each = trips.map(trip => ({ trip, own: of(trip.id), at: placeOf(trip.body) }))
-  const waypoints = each.flatMap(({ own, at }) =>
+  const waypoints = each.flatMap(({ trip, own, at }) =>
     own
       .filter(t => PLAIN.includes(t.body.what))
       .flatMap(t => {
         const place = t.body.place ?? at
-        return place ? [point(place, t, { name: t.body.text ?? words(t), type: t.body.what })] : []
+        const angler = crewOf(trip.body)[whoOf(t)]
+        const desc = angler ? { desc: angler } : {}
+        return place ? [point(place, t, { name: t.body.text ?? words(t), type: t.body.what, ...desc })] : []
       }),
   )
   const tracks = each.flatMap(({ trip, own }) => {
@@ -55,7 +57,7 @@ interface Moment {
   place: Place
 }
 interface Held {
-  waypoints: (Moment & { line: number; name: string; type: string })[]
+  waypoints: (Moment & { line: number; name: string; type: string; desc: string })[]
   untimed: number[]
   tracks: { line: number; name: string; moments: Moment[] }[]
 }
@@ -66,11 +68,12 @@ async function held(text: string): Promise<Held | null> {
   const at = (p: number[]): Place => ({ latitude: p[1]!, longitude: p[0]! })
   features.forEach(({ geometry, properties }, i) => {
     const line = i + 1
-    const { name = '', type = '', time } = (properties ?? {}) as { name?: string; type?: string; time?: string }
+    const said = (properties ?? {}) as Partial<Record<'name' | 'type' | 'time' | 'desc', string>>
+    const { name = '', type = '', desc = '', time } = said
     if (geometry?.type === 'Point') {
       const ms = Date.parse(time ?? '')
       if (Number.isNaN(ms)) out.untimed.push(line)
-      else out.waypoints.push({ line, ms, place: at((geometry as GeoPoint).coordinates), name, type })
+      else out.waypoints.push({ line, ms, place: at((geometry as GeoPoint).coordinates), name, type, desc })
     } else if (geometry?.type === 'LineString') {
       const { times = [] } = (properties?.coordinateProperties ?? {}) as { times?: string[] }
       const moments = (geometry as LineString).coordinates.flatMap((p, k): Moment[] => {
@@ -119,7 +122,7 @@ export async function readGpx(
   const of = tapsByTrip(taps)
   const byLikeness = new Map(taps.map(t => [likenessOf(t.body), t]))
   const outside: number[] = []
-  const candidates = file.waypoints.flatMap(({ line, ms, place, name, type }): Candidate[] => {
+  const candidates = file.waypoints.flatMap(({ line, ms, place, name, type, desc }): Candidate[] => {
     const span = during(ms)
     if (!span) {
       outside.push(line)
@@ -127,9 +130,14 @@ export async function readGpx(
     }
     const at = new Date(ms).toISOString()
     const what = PLAIN.find(k => k === type) ?? 'word'
-    const rod = rodNow(of(span.id).filter(t => t.body.at <= at))
+    const crew = trips.find(t => t.id === span.id)?.body.crew ?? []
+    const who = Math.max(0, crew.indexOf(desc))
+    const rod = rodNow(
+      of(span.id).filter(t => t.body.at <= at),
+      who,
+    )
     const said = what === 'word' ? { text: keptText(name || 'Waypoint', 500) } : {}
-    const body: TapRecord = { tripId: span.id, at, what, rod, place, ...said }
+    const body: TapRecord = { tripId: span.id, at, what, rod, ...(who ? { who } : {}), place, ...said }
     const known = byLikeness.get(likenessOf(body))
     return [{ line, id: known?.id ?? '', faults: [], body: known ? placed(known.body, place) : body }]
   })

@@ -3,7 +3,7 @@ import { trialOrder } from '#core/trial/order'
 import type { LoggedTrip, Stint } from '#core/season-learning/log'
 import type { Rod } from '#shared/schema/record'
 import type { Request } from '#core/request/request'
-import { type Tap, type Trip, bitesOf, tallyOf } from './trip'
+import { type Tap, type Trip, bitesOf, crewOf, tallyOf, whoOf } from './trip'
 
 /** A record's id says when it was made, in its first 48 bits (UUID version 7, RFC 9562, 5.7). */
 const madeAtMs = (id: string) => Number.parseInt(id.replace('-', '').slice(0, 12), 16)
@@ -35,18 +35,44 @@ export function loggedTrip(trip: Trip, taps: readonly Tap[], nowMs: number): Log
   const startMs = Date.parse(body.startedAt)
   const endMs = body.endedAt ? Date.parse(body.endedAt) : nowMs
   const minute = (at: number) => Math.max(0, (at - startMs) / 60_000)
+  const stints = crewOf(body).flatMap((_, who) => stintsOf(trip, taps, who, minute, minute(endMs)))
+  return {
+    id: trip.id,
+    water: body.waterId,
+    startedAt: body.startedAt,
+    endedAt: new Date(endMs).toISOString(),
+    castsCounted: body.castsCounted ?? body.trial !== null,
+    asItHappened: asItHappened(trip, taps),
+    asked: body.asked,
+    stints,
+  }
+}
+
+/** One angler's stretches of a trip; minutes in a pause are told with the stretch they fall in. */
+function stintsOf(
+  { body }: Trip,
+  taps: readonly Tap[],
+  who: number,
+  minute: (at: number) => number,
+  endMin: number,
+): Stint[] {
   const rods = [...body.rods]
-  const now: InHand = { rod: 0, rig: rods[0]!, spot: null, asked: body.asked, depthM: body.asked.depthM ?? null }
-  const drawn = body.trial !== null && trialOrder(body.trial.blocks, body.trial.seed).length > 0
+  const depths = rods.map(() => body.asked.depthM ?? null)
+  const first = Math.min(who, rods.length - 1)
+  const now: InHand = { rod: first, rig: rods[first]!, spot: null, asked: body.asked, depthM: depths[first]! }
+  let drawn = body.trial !== null && trialOrder(body.trial.blocks, body.trial.seed).length > 0
   const stints: Stint[] = []
   let from = 0
   let mine: Tap[] = []
+  /** Minutes of the stretch that were paused, and since when it is. */
+  const pause = { min: 0, since: null as number | null }
   const endAt = (at: number) => {
-    const to = Math.max(from, Math.min(at, minute(endMs)))
+    const to = Math.max(from, Math.min(at, endMin))
     const tally = tallyOf(mine)
+    const pausedMin = pause.min + (pause.since === null ? 0 : to - pause.since)
     if (to > from && finishById(now.rig.finishId)) {
       stints.push({
-        who: 0,
+        who,
         rod: now.rod,
         lure: now.rig.lure,
         finishId: now.rig.finishId,
@@ -54,7 +80,7 @@ export function loggedTrip(trip: Trip, taps: readonly Tap[], nowMs: number): Log
         depthM: now.depthM,
         fromMin: from,
         toMin: to,
-        pausedMin: 0,
+        pausedMin: Math.min(to - from, pausedMin),
         casts: tally.casts || null,
         bites: mine.filter(t => bitesOf(tallyOf([t])) > 0).map(t => minute(Date.parse(t.body.at))),
         landed: tally.landed,
@@ -64,31 +90,33 @@ export function loggedTrip(trip: Trip, taps: readonly Tap[], nowMs: number): Log
     }
     from = to
     mine = []
+    pause.min = 0
+    if (pause.since !== null) pause.since = to
   }
   for (const tap of taps) {
     const { what, at, rod, rig, spotId, asked, depthM } = tap.body
-    const cuts = what === 'rod' || what === 'rig' || what === 'spot' || what === 'conditions' || what === 'depth'
-    if (!cuts) {
-      mine.push(tap)
-      continue
+    const own = whoOf(tap) === who
+    const atMin = minute(Date.parse(at))
+    if (what === 'pause') pause.since ??= atMin
+    if (what === 'resume' && pause.since !== null) {
+      pause.min += atMin - pause.since
+      pause.since = null
     }
-    endAt(minute(Date.parse(at)))
-    if (what === 'rig' && rig) rods[rod] = rig
-    if (what === 'rod' && rods[rod]) now.rod = rod
+    const taken = what === 'rod' && own && rods[rod]
+    const rigged = what === 'rig' && rig
+    const deeper = what === 'depth' && rod === now.rod
+    const cuts = taken || (rigged && rod === now.rod) || what === 'spot' || what === 'conditions' || deeper
+    if (cuts) endAt(atMin)
+    else if (own) mine.push(tap)
+    if (rigged) rods[rod] = rig
+    if (what === 'depth') depths[rod] = depthM ?? null
+    if (taken) now.rod = rod
+    if (taken || rigged) drawn = tap.body.drawn ?? drawn
     now.rig = rods[now.rod]!
+    now.depthM = depths[now.rod] ?? null
     if (what === 'spot') now.spot = spotId ?? null
     if (what === 'conditions' && asked) now.asked = asked
-    if (what === 'depth') now.depthM = depthM ?? null
   }
-  endAt(minute(endMs))
-  return {
-    id: trip.id,
-    water: body.waterId,
-    startedAt: body.startedAt,
-    endedAt: new Date(endMs).toISOString(),
-    castsCounted: body.trial !== null,
-    asItHappened: asItHappened(trip, taps),
-    asked: body.asked,
-    stints,
-  }
+  endAt(endMin)
+  return stints
 }

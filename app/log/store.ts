@@ -6,6 +6,10 @@ import { type Kept, useRecordsStore } from '~/records/store'
 import { type Tap, rodNow, tapsOf, trialOf } from './trip'
 import { useWhereaboutsStore } from './whereabouts'
 
+/** What is counted by touching a target, and how soon after itself a touch is the same one, ms. */
+const COUNTED: readonly TapKind[] = ['cast', 'bite', 'follow', 'miss', 'landed']
+const BOUNCE_MS = 400
+
 /** The log: the trip that is under way, and every tap on it, on the device before anything else. */
 export const useLogStore = defineStore('log', () => {
   const records = useRecordsStore()
@@ -16,7 +20,11 @@ export const useLogStore = defineStore('log', () => {
   const allTaps = computed(() => records.list('tap'))
   const current = computed(() => trips.value.find(t => !t.body.endedAt) ?? null)
   const taps = computed<Tap[]>(() => (current.value ? tapsOf(allTaps.value, current.value.id) : []))
-  const rod = computed(() => rodNow(taps.value))
+  /** Who taps on this device, where nothing else is said. */
+  const who = ref(0)
+  const rod = computed(() => rodNow(taps.value, who.value))
+  /** The last target that was touched, and when: the same again at once is a bouncing finger. */
+  let touched = { key: '', at: -Infinity }
   /** What was tapped last on this device, to be taken back. */
   const undone = ref<string[]>([])
 
@@ -35,6 +43,11 @@ export const useLogStore = defineStore('log', () => {
   async function tap(what: TapKind, rest: Partial<TapRecord> = {}): Promise<void> {
     const trip = current.value
     if (!trip) return
+    const whose = rest.who ?? who.value
+    const key = `${what} ${whose}`
+    const bounced = COUNTED.includes(what) && key === touched.key && performance.now() - touched.at < BOUNCE_MS
+    touched = { key, at: performance.now() }
+    if (bounced) return
     const place = where.place()
     const made = (body: Pick<TapRecord, 'what' | 'rod'>) => ({
       id: newId(),
@@ -42,9 +55,10 @@ export const useLogStore = defineStore('log', () => {
     })
     // In a test the order says which of the two is in hand.
     const { spells, now } = trip.body.trial ? trialOf(trip.body, taps.value) : { spells: [], now: null }
-    const drawn = what === 'cast' && now !== null ? Number(spells[now]!.side === 'b') : rod.value
-    const taken = drawn === rod.value ? [] : [made({ what: 'rod', rod: drawn })]
-    const tapped = made({ what, rod: drawn, ...rest })
+    const held = rodNow(taps.value, whose)
+    const drawn = what === 'cast' && now !== null ? Number(spells[now]!.side === 'b') : held
+    const taken = drawn === held ? [] : [made({ what: 'rod', rod: drawn })]
+    const tapped = made({ what, rod: drawn, ...(whose ? { who: whose } : {}), ...rest })
     undone.value = [...undone.value, tapped.id]
     await records.write('tap', [...taken, tapped])
   }
@@ -57,5 +71,5 @@ export const useLogStore = defineStore('log', () => {
   const mend = (t: Tap, patch: Partial<TapRecord>) => records.put('tap', { ...t.body, ...patch }, t.id)
   const takeOut = (id: string) => records.remove('tap', id)
   const rig = (i: number, to: Rod) => tap('rig', { rod: i, rig: to })
-  return { trips, allTaps, current, taps, rod, start, change, end, resume, tap, undo, mend, takeOut, rig }
+  return { trips, allTaps, current, taps, who, rod, start, change, end, resume, tap, undo, mend, takeOut, rig }
 })

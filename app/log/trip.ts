@@ -32,16 +32,22 @@ export function tapsByTrip(taps: readonly Tap[]): (tripId: string) => Tap[] {
   return tripId => tapsOf(by.get(tripId) ?? [], tripId)
 }
 
-/** The rod in hand after some taps. */
-export const rodNow = (taps: readonly Tap[]): number => taps.findLast(t => t.body.what === 'rod')?.body.rod ?? 0
+/** Whose a tap is, by the place in the crew. */
+export const whoOf = (t: Tap): number => t.body.who ?? 0
+/** The crew's names; one without a name where none was said. */
+export const crewOf = (trip: TripRecord): string[] => trip.crew ?? ['']
+
+/** The rod in an angler's hand after some taps: until one was taken, that of the same number. */
+export const rodNow = (taps: readonly Tap[], who = 0): number =>
+  taps.findLast(t => t.body.what === 'rod' && whoOf(t) === who)?.body.rod ?? who
 
 /** The rods as they are rigged after some taps. */
 export const rodsNow = (trip: TripRecord, taps: readonly Tap[]): Rod[] =>
   trip.rods.map((rod, i) => taps.findLast(t => t.body.what === 'rig' && t.body.rod === i)?.body.rig ?? rod)
 
-/** How deep it is fished after some taps, m: as told last, else as it began. */
-export const depthNow = (trip: TripRecord, taps: readonly Tap[]): number | null =>
-  taps.findLast(t => t.body.what === 'depth')?.body.depthM ?? trip.asked.depthM ?? null
+/** How deep a rod is fished after some taps, m: as told last of it, else as it began. */
+export const depthNow = (trip: TripRecord, taps: readonly Tap[], rod: number): number | null =>
+  taps.findLast(t => t.body.what === 'depth' && t.body.rod === rod)?.body.depthM ?? trip.asked.depthM ?? null
 /** Where it is fished after some taps. */
 export const spotNow = (taps: readonly Tap[]): string | null =>
   taps.findLast(t => t.body.what === 'spot')?.body.spotId ?? null
@@ -49,14 +55,16 @@ export const spotNow = (taps: readonly Tap[]): string | null =>
 export const conditionsNoted = (trip: TripRecord, taps: readonly Tap[]): Request =>
   taps.findLast(t => t.body.what === 'conditions' && t.body.asked)?.body.asked ?? trip.asked
 
-/** Each tap with the rod that is in hand from then on, and how it is rigged. */
+/** Each tap with the rod that is in its angler's hand from then on, and how it is rigged. */
 export function inHand(trip: TripRecord, taps: readonly Tap[]): { tap: Tap; rod: number; rig: Rod }[] {
   const rods = [...trip.rods]
-  let rod = 0
+  const hands = crewOf(trip).map((_, who) => Math.min(who, rods.length - 1))
   return taps.map(tap => {
     const { what, rod: named, rig } = tap.body
-    if (what === 'rod' && rods[named]) rod = named
+    const who = whoOf(tap)
+    if (what === 'rod' && rods[named]) hands[who] = named
     if (what === 'rig' && rig) rods[named] = rig
+    const rod = hands[who] ?? 0
     return { tap, rod, rig: rods[rod]! }
   })
 }
@@ -91,22 +99,39 @@ interface Stretch {
   finishId: string
   tally: Tally
 }
-/** A trip as stretches with one rod rigged in one way; the last goes on until the end, or now. */
+/**
+ * A trip as stretches of each angler with one rod rigged in one way; the last goes on until the end, or now. What is
+ * fished between a pause and going on is not counted.
+ */
 function stretchesOf(trip: TripRecord, taps: readonly Tap[], nowMs: number): Stretch[] {
+  return crewOf(trip).flatMap((_, who) => stretchesOfOne(trip, taps, who, nowMs))
+}
+function stretchesOfOne(trip: TripRecord, taps: readonly Tap[], who: number, nowMs: number): Stretch[] {
   const out: Stretch[] = []
+  const rods = [...trip.rods]
+  let rod = Math.min(who, rods.length - 1)
   let fromMs = Date.parse(trip.startedAt)
-  const begin = (rod: number, { finishId }: Rod) => out.push({ rod, finishId, tally: nothing() })
+  let paused = false
+  const begin = () => out.push({ rod, finishId: rods[rod]!.finishId, tally: nothing() })
   const endAt = (ms: number) => {
-    out.at(-1)!.tally.minutes += Math.max(0, ms - fromMs) / 60_000
+    if (!paused) out.at(-1)!.tally.minutes += Math.max(0, ms - fromMs) / 60_000
     fromMs = Math.max(fromMs, ms)
   }
-  begin(0, trip.rods[0]!)
-  for (const { tap, rod, rig } of inHand(trip, taps)) {
-    const { what, at } = tap.body
-    if (what === 'rod' || what === 'rig') {
+  begin()
+  for (const tap of taps) {
+    const { what, at, rod: named, rig } = tap.body
+    const mine = whoOf(tap) === who
+    if (what === 'rig' && rig) rods[named] = rig
+    if (what === 'pause' || what === 'resume') {
       endAt(Date.parse(at))
-      begin(rod, rig)
-    } else count(out.at(-1)!.tally, what)
+      paused = what === 'pause'
+    } else if (what === 'rod' || what === 'rig') {
+      const takes = what === 'rod' && mine && rods[named]
+      if (!takes && !(what === 'rig' && named === rod)) continue
+      endAt(Date.parse(at))
+      if (takes) rod = named
+      begin()
+    } else if (mine) count(out.at(-1)!.tally, what)
   }
   endAt(trip.endedAt ? Date.parse(trip.endedAt) : nowMs)
   return out
@@ -123,6 +148,13 @@ export function byRod(trip: TripRecord, taps: readonly Tap[], nowMs: number): Ta
   for (const s of stretchesOf(trip, taps, nowMs)) added(sums, s.rod, s.tally)
   return trip.rods.map((_, i) => sums.get(i) ?? nothing())
 }
+/** What each angler of a trip has done. */
+export const byAngler = (trip: TripRecord, taps: readonly Tap[]): Tally[] =>
+  crewOf(trip).map((_, who) => tallyOf(taps.filter(t => whoOf(t) === who)))
+/** Whether fishing is paused after some taps. */
+export const isPaused = (taps: readonly Tap[]): boolean =>
+  taps.findLast(t => t.body.what === 'pause' || t.body.what === 'resume')?.body.what === 'pause'
+
 /** What each finish has done over all trips, most fished first. */
 export function byFinish(trips: readonly Trip[], taps: readonly Tap[], nowMs: number) {
   const sums = new Map<string, Tally>()

@@ -12,7 +12,13 @@ const rigWords = ({ lure, finishId, line, size }: Rod) =>
   [LURES[lure].words, knownFinish(finishId)?.name ?? finishId, line, size].filter(Boolean).join(', ')
 
 /** What a tap says, in words; a spot by the name it is called by. */
-export function tapWords(t: TapRecord, units: UnitSystem, spotName: (id: string) => string | undefined): string {
+export function tapWords(
+  t: TapRecord,
+  units: UnitSystem,
+  spotName: (id: string) => string | undefined,
+  name = '',
+): string {
+  const whose = name ? `, ${name}` : `, rod ${t.rod + 1}`
   switch (t.what) {
     case 'clue':
       return cap(CLUES[t.clue!].words)
@@ -30,15 +36,19 @@ export function tapWords(t: TapRecord, units: UnitSystem, spotName: (id: string)
       return cap(conditionsWords(t.asked!, units))
     case 'broken':
       return `Spell spoilt: ${SPOIL_OPTIONS.find(o => o.value === (t.spoil ?? 'broken'))!.words.toLowerCase()}`
+    case 'pause':
+      return 'Paused'
+    case 'resume':
+      return 'Fishing again'
     case 'landed': {
       const fish = [
         t.species ? SPECIES[t.species].words : '',
         t.lengthM === undefined ? '' : lengthWords(t.lengthM, units),
         t.kept ? 'kept' : '',
       ]
-      return [`Landed, rod ${t.rod + 1}`, ...fish.filter(Boolean)].join(', ')
+      return [`Landed${whose}`, ...fish.filter(Boolean)].join(', ')
     }
     default:
-      return `${cap(t.what)}, rod ${t.rod + 1}`
+      return `${cap(t.what)}${whose}`
   }
 }

@@ -112,7 +112,7 @@ const pickedSpell = computed(() => {
   return { lane: picked.value!.lane, spell, fromMin: steps[spell.from]!.atMin, toMin: steps[spell.to - 1]!.endMin }
 })
 
-const { keep, kept, open } = useDayPlans(plan)
+const { keep, kept, open } = useDayPlans(plan, light)
 const out = computed(() =>
   light.value && plan.value
     ? {

@@ -20,6 +20,14 @@ const record = <T>(name: string, fields: Joi.SchemaMap) =>
     .label(name)
     .messages({ 'object.unknown': `${name} holds a field Piscator does not know. Take it out or check its spelling.` })
 
+/** A stretch of a planned day with one finish on a rod, minutes of its clock. */
+export interface PlannedSpell {
+  lane: number
+  fromMin: number
+  toMin: number
+  finishId: string
+}
+
 /** A day's plan that was kept: what was asked, and what it came to then. */
 export interface PlanRecord {
   name: string
@@ -27,6 +35,8 @@ export interface PlanRecord {
   asked: DayRequest
   /** Changes held by hand. */
   pins?: readonly Pin[]
+  /** What is tied on when, by rod; plans from before it was kept have none. */
+  spells?: PlannedSpell[]
   /** What was packed, by finish. */
   pack: string[]
   /** Of 100: what the pack is worth beside everything. */
@@ -147,6 +157,12 @@ export interface TrialPart {
   /** Set before it starts: spells spoilt in these ways are left out with their pair. */
   leaveOut: readonly Spoil[]
 }
+/** A change to come: what a plan ties on a rod at its hour. */
+export interface ComingChange {
+  rod: number
+  at: string
+  finishId: string
+}
 /** A trip on a water. What happens on it are taps of their own, so that none is ever overwritten. */
 export interface TripRecord {
   name: string
@@ -158,6 +174,12 @@ export interface TripRecord {
   asked: Request
   trial: TrialPart | null
   note: string
+  /** Who is aboard, by name; one without a name where it is not said. Each fishes the rod of the same number at first. */
+  crew?: string[]
+  /** Every cast is tapped: casts not tapped were not made. */
+  castsCounted?: boolean
+  /** What its plan says is still to be tied on. */
+  changes?: ComingChange[]
 }
 export const TAPS = [
   'cast',
@@ -173,6 +195,8 @@ export const TAPS = [
   'clue',
   'word',
   'conditions',
+  'pause',
+  'resume',
 ] as const
 export type TapKind = (typeof TAPS)[number]
 /** One thing that happened, on one of the rods. */
@@ -181,6 +205,12 @@ export interface TapRecord {
   at: string
   what: TapKind
   rod: number
+  /** Whose it was, by the place in the crew; the first's where it is not said. */
+  who?: number
+  /** The rod or rig was drawn by lot, not chosen. */
+  drawn?: boolean
+  /** What stood first when it was rigged, and by which engine. */
+  shown?: { engine: string; first: string[] }
   species?: Word<'species'>
   lengthM?: number
   /** Kept rather than let go. */
@@ -262,6 +292,17 @@ export const RECORDS = {
       )
       .max(40)
       .label('The held changes'),
+    spells: Joi.array()
+      .items(
+        record<PlannedSpell>('A spell', {
+          lane: whole('The rod', [0, 7]).required(),
+          fromMin: minutes('The start').required(),
+          toMin: minutes('The end').required(),
+          finishId: finishId('The finish').required(),
+        }),
+      )
+      .max(200)
+      .label('The spells'),
     pack: Joi.array().items(finishId('What is packed')).max(40).label('The pack').required(),
     share: Joi.number().strict().min(0).max(100).label('The share').required(),
   }),
@@ -326,12 +367,30 @@ export const RECORDS = {
       .allow(null)
       .required(),
     note: note().required(),
+    crew: Joi.array().items(line('A name aboard', 40).allow('')).min(1).max(3).label('The crew'),
+    castsCounted: yesNo('Whether casts are counted'),
+    changes: Joi.array()
+      .items(
+        record<ComingChange>('A change to come', {
+          rod: whole('The rod', [0, 2]).required(),
+          at: momentSchema('The hour of a change').required(),
+          finishId: finishId('What is tied on').required(),
+        }),
+      )
+      .max(40)
+      .label('The changes to come'),
   }),
   tap: record<TapRecord>('The tap', {
     tripId: uuidSchema('The trip').required(),
     at: momentSchema('The time').required(),
     what: word('What happened', TAPS).required(),
     rod: whole('The rod', [0, 2]).required(),
+    who: whole('Who it was', [0, 2]),
+    drawn: yesNo('Whether it was drawn'),
+    shown: record<NonNullable<TapRecord['shown']>>('What was shown', {
+      engine: line('The engine', 20).required(),
+      first: Joi.array().items(finishId('What stood first')).max(3).label('What stood first').required(),
+    }),
     species: word('The fish', VOCABULARY.species),
     lengthM: number('The length', [0.02, 3]),
     kept: yesNo('Whether it was kept'),

@@ -67,7 +67,7 @@ const sun = computed(() => {
         <h2>Mind these</h2>
         <table>
           <tbody>
-            <tr v-for="c in out.plan.cautions" :key="c.kind + c.fromMin">
+            <tr v-for="c in out.plan.cautions" :key="c.kind + c.fromMin + c.text">
               <td class="hour">{{ clock(c.fromMin) }}</td>
               <td>
                 <b>{{ cautionName(c.kind) }}</b>

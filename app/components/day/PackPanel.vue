@@ -113,7 +113,7 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
           <ul>
             <li
               v-for="c in plan.cautions"
-              :key="c.kind + c.fromMin"
+              :key="c.kind + c.fromMin + c.text"
               class="flex gap-3 border-t border-hair py-1.5 leading-snug"
             >
               <b class="figure w-13 shrink-0">{{ clock(c.fromMin) }}</b>

@@ -28,7 +28,7 @@ where.look()
 /** Where the rod runs before anything is said of it, m. */
 const SHALLOW_M = 0.5
 const trip = computed(() => log.current!.body)
-const depth = computed(() => depthNow(trip.value, log.taps))
+const depth = computed(() => depthNow(trip.value, log.taps, log.rod))
 const spot = computed(() => spotNow(log.taps))
 const spots = computed(() => [
   { value: 'none', words: 'No spot' },
