@@ -11,6 +11,7 @@ const WORKS: Record<Room, () => Work | Promise<Work>> = {
   day: async () => (await import('~/day/work')).workDay,
   season: async () => (await import('~/log/seasonWork')).workSeason,
   lures: async () => (await import('~/which-lure/work')).workLures,
+  rig: async () => (await import('~/rig/work')).workRig,
   desk: async () => (await import('~/desk/work')).workDesk,
 }
 

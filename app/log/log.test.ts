@@ -8,7 +8,21 @@ import { readTapsCsv, tapsCsv } from './csv'
 import { finishesCsv, logJson, readLog } from './files'
 import { differences, pairFor, rodWords, sameColour } from './pair'
 import { rateOf } from './rate'
-import { type Tap, bitesOf, blocksOf, byFinish, byRod, rodNow, rodsNow, tapsOf, trialOf } from './trip'
+import {
+  type Tap,
+  bitesOf,
+  blocksOf,
+  byAngler,
+  byFinish,
+  byRod,
+  changesToCome,
+  isPaused,
+  rodNow,
+  rodsNow,
+  tapsOf,
+  trialOf,
+} from './trip'
+import { loggedTrip } from './seasonLog'
 import { tapWords } from './words'
 
 const trip = TRIP_OF
@@ -50,6 +64,65 @@ describe('a trip', () => {
   })
   it('goes on to now while it is under way', () => {
     expect(byRod(trip({ endedAt: null }), [], Date.parse(at(90)))[0]!.minutes).toBe(90)
+  })
+})
+
+describe('two aboard', () => {
+  const body = trip({ crew: ['Maren', 'Jo'] })
+  const taps = [
+    tap(5, 'bite'),
+    tap(6, 'bite', { rod: 1, who: 1 }),
+    tap(10, 'rod', { rod: 1 }),
+    tap(11, 'landed', { rod: 1 }),
+    tap(12, 'rod', { rod: 0, who: 1 }),
+    tap(13, 'miss', { rod: 0, who: 1 }),
+    tap(20, 'pause'),
+    tap(40, 'resume'),
+    tap(50, 'rig', { rod: 0, who: 1, rig: { lure: 'jerkbait', finishId: 'jerkbait.white' } }),
+  ]
+  it('each fish a rod of their own, and count for themselves', () => {
+    expect(byAngler(body, taps).map(bitesOf)).toEqual([2, 2])
+    expect([rodNow(taps, 0), rodNow(taps, 1), rodNow([], 1)]).toEqual([1, 0, 1])
+    const by = byRod(body, taps, NOW)
+    expect(by.map(bitesOf)).toEqual([2, 2])
+    // Maren 10 min on the first rod, then the second; Jo 12 min on the second, then the first; 20 min paused.
+    expect(by.map(t => t.minutes)).toEqual([10 + 28, 30 + 12])
+  })
+  it('are two in a season, each rod at its own depth, pauses told', () => {
+    const depth = tap(15, 'depth', { rod: 0, who: 1, depthM: 2 })
+    const { stints } = loggedTrip(
+      { id: TRIP, at: '', body },
+      [...taps, depth].sort((a, b) => (a.body.at < b.body.at ? -1 : 1)),
+      NOW,
+    )
+    const of = (who: number) => stints.filter(s => s.who === who).map(s => [s.rod, s.fromMin, s.toMin, s.pausedMin])
+    expect(of(0)).toEqual([
+      [0, 0, 10, 0],
+      [1, 10, 60, 20],
+    ])
+    expect(of(1)).toEqual([
+      [1, 0, 12, 0],
+      [0, 12, 15, 0],
+      [0, 15, 50, 20],
+      [0, 50, 60, 0],
+    ])
+    expect(stints.filter(s => s.who === 1).map(s => s.depthM)).toEqual([null, null, 2, 2])
+    expect(stints.filter(s => s.who === 0).every(s => s.depthM === null)).toBe(true)
+  })
+  it('are named in tables, and come back from them', () => {
+    const table = tapsCsv([{ id: TRIP, at: '', body }], taps)
+    expect(table.split('\r\n')[2]).toMatch(/,Jo$/)
+    const read = readTapsCsv(table, [{ id: TRIP, at: '', body }], [], { ...body })
+    expect(read.faults).toEqual([])
+    const whos = read.writes.flatMap(({ body: e }) => (e.kind === 'tap' ? [e.body.who ?? 0] : []))
+    expect(whos).toEqual([0, 1, 0, 0, 1, 1, 0, 0, 1])
+  })
+  it('know what their plan still ties on', () => {
+    const change = (rod: number, m: number, finishId: string) => ({ rod, at: at(m), finishId })
+    const changes = [change(0, 50, 'jerkbait.white'), change(1, 30, 'jerkbait.bone')]
+    expect(changesToCome({ ...body, changes }, [])).toEqual([changes[1], changes[0]])
+    expect(changesToCome({ ...body, changes }, taps)).toEqual([changes[1]])
+    expect([isPaused(taps.slice(0, 7)), isPaused(taps)]).toEqual([true, false])
   })
 })
 
@@ -219,9 +292,9 @@ describe('the log as a file', () => {
   })
   it('has a line for every tap and one for every finish', () => {
     expect(tapsCsv([kept], taps).split('\r\n')).toEqual([
-      'trip,at,what,lure,finish,line,size,species,lengthM,kept,clue,word,depthM,spotId,spoil,latitude,longitude',
-      `Tallow Pond,${at(1)},cast,jerkbait,jerkbait.bone,,,,,,,,,,,,`,
-      `Tallow Pond,${at(2)},landed,jerkbait,jerkbait.bone,,,largemouth-bass,0.4,let go,,,,,,,`,
+      'trip,at,what,lure,finish,line,size,species,lengthM,kept,clue,word,depthM,spotId,spoil,latitude,longitude,angler',
+      `Tallow Pond,${at(1)},cast,jerkbait,jerkbait.bone,,,,,,,,,,,,,`,
+      `Tallow Pond,${at(2)},landed,jerkbait,jerkbait.bone,,,largemouth-bass,0.4,let go,,,,,,,,`,
     ])
     expect(finishesCsv([kept], taps, NOW).split('\r\n')[1]).toMatch(/^jerkbait\.bone,Bone,60,1,1,\d\.\d\d,/)
   })

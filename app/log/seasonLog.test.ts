@@ -39,7 +39,7 @@ const TAPS = [
   tap(25, { what: 'landed', rod: 1 }),
   tap(26, { what: 'follow', rod: 1 }),
   tap(40, { what: 'spot', spotId: 's' }),
-  tap(50, { what: 'depth', depthM: 1.5 }),
+  tap(50, { what: 'depth', rod: 1, depthM: 1.5 }),
   tap(60, { what: 'rig', rod: 1, rig: { lure: 'worm', finishId: 'worm.black' } }),
   tap(70, { what: 'cast', rod: 1 }),
   tap(80, { what: 'conditions', asked: { ...asked, light: { sky: 'overcast', sunElevationDeg: 20 } } }),

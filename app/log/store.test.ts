@@ -118,4 +118,22 @@ describe('the log', () => {
     scope.stop()
     vi.useRealTimers()
   })
+  it('counts a bouncing finger once, keys and another’s target each time, and gives taps away', async () => {
+    const log = await started({ crew: ['Maren', 'Jo'] })
+    const finger = (timeStamp: number) => ({ detail: 1, timeStamp })
+    log.touch('bite', finger(1000), 0)
+    log.touch('bite', finger(1200), 0)
+    log.touch('bite', finger(1250), 1)
+    log.touch('bite', { detail: 0, timeStamp: 1260 }, 1)
+    log.touch('bite', finger(1700), 1)
+    await comes(() => log.taps.length === 4)
+    expect(log.taps.map(t => [t.body.who ?? 0, t.body.rod])).toEqual([
+      [0, 0],
+      [1, 1],
+      [1, 1],
+      [1, 1],
+    ])
+    await log.mend(log.taps.at(-1)!, { who: 0, rod: 0 })
+    expect(log.taps.map(t => t.body.who ?? 0)).toEqual([0, 1, 1, 0])
+  })
 })

@@ -6,8 +6,7 @@ import { type Kept, useRecordsStore } from '~/records/store'
 import { type Tap, rodNow, tapsOf, trialOf } from './trip'
 import { useWhereaboutsStore } from './whereabouts'
 
-/** What is counted by touching a target, and how soon after itself a touch is the same one, ms. */
-const COUNTED: readonly TapKind[] = ['cast', 'bite', 'follow', 'miss', 'landed']
+/** The same target touched again so soon is one touch of a wet finger, ms. */
 const BOUNCE_MS = 400
 
 /** The log: the trip that is under way, and every tap on it, on the device before anything else. */
@@ -40,27 +39,35 @@ export const useLogStore = defineStore('log', () => {
   const resume = (id: string) => change(id, { endedAt: null })
 
   /** One tap on the trip under way. */
-  async function tap(what: TapKind, rest: Partial<TapRecord> = {}): Promise<void> {
+  async function tap(what: TapKind, { who: named, ...rest }: Partial<TapRecord> = {}): Promise<void> {
     const trip = current.value
     if (!trip) return
-    const whose = rest.who ?? who.value
-    const key = `${what} ${whose}`
-    const bounced = COUNTED.includes(what) && key === touched.key && performance.now() - touched.at < BOUNCE_MS
-    touched = { key, at: performance.now() }
-    if (bounced) return
+    const whose = named ?? who.value
     const place = where.place()
+    const theirs = whose ? { who: whose } : {}
     const made = (body: Pick<TapRecord, 'what' | 'rod'>) => ({
       id: newId(),
-      body: { tripId: trip.id, at: new Date().toISOString(), ...(place ? { place } : {}), ...body },
+      body: { tripId: trip.id, at: new Date().toISOString(), ...(place ? { place } : {}), ...theirs, ...body },
     })
     // In a test the order says which of the two is in hand.
     const { spells, now } = trip.body.trial ? trialOf(trip.body, taps.value) : { spells: [], now: null }
     const held = rodNow(taps.value, whose)
     const drawn = what === 'cast' && now !== null ? Number(spells[now]!.side === 'b') : held
     const taken = drawn === held ? [] : [made({ what: 'rod', rod: drawn })]
-    const tapped = made({ what, rod: drawn, ...(whose ? { who: whose } : {}), ...rest })
+    const tapped = made({ what, rod: drawn, ...rest })
     undone.value = [...undone.value, tapped.id]
     await records.write('tap', [...taken, tapped])
+  }
+  /** A target touched, or pressed by keys: what happened, and to whom. A finger that bounces counts once. */
+  function touch(
+    what: TapKind,
+    { detail, timeStamp }: Pick<MouseEvent, 'detail' | 'timeStamp'>,
+    whose = who.value,
+  ): void {
+    const key = `${what} ${whose}`
+    const bounced = detail > 0 && key === touched.key && timeStamp - touched.at < BOUNCE_MS
+    touched = { key, at: timeStamp }
+    if (!bounced) void tap(what, { who: whose })
   }
   async function undo(): Promise<void> {
     const id = undone.value.at(-1) ?? taps.value.at(-1)?.id
@@ -71,5 +78,5 @@ export const useLogStore = defineStore('log', () => {
   const mend = (t: Tap, patch: Partial<TapRecord>) => records.put('tap', { ...t.body, ...patch }, t.id)
   const takeOut = (id: string) => records.remove('tap', id)
   const rig = (i: number, to: Rod) => tap('rig', { rod: i, rig: to })
-  return { trips, allTaps, current, taps, who, rod, start, change, end, resume, tap, undo, mend, takeOut, rig }
+  return { trips, allTaps, current, taps, who, rod, start, change, end, resume, tap, touch, undo, mend, takeOut, rig }
 })

@@ -1,7 +1,7 @@
 import type { Request } from '#core/request/request'
 import { type Spell, trialOrder } from '#core/trial/order'
 import type { Block } from '#core/trial/verdict'
-import type { Rod, Spoil, TapKind, TripRecord } from '#shared/schema/record'
+import type { ComingChange, Rod, Spoil, TapKind, TripRecord } from '#shared/schema/record'
 import type { Kept } from '~/records/store'
 
 export type Tap = Kept<'tap'>
@@ -151,6 +151,12 @@ export function byRod(trip: TripRecord, taps: readonly Tap[], nowMs: number): Ta
 /** What each angler of a trip has done. */
 export const byAngler = (trip: TripRecord, taps: readonly Tap[]): Tally[] =>
   crewOf(trip).map((_, who) => tallyOf(taps.filter(t => whoOf(t) === who)))
+/** What a trip's plan is still to tie on, in its order: a change is done once its finish was rigged on its rod. */
+export const changesToCome = (trip: TripRecord, taps: readonly Tap[]): ComingChange[] =>
+  (trip.changes ?? [])
+    .filter(c => !taps.some(t => t.body.what === 'rig' && t.body.rod === c.rod && t.body.rig?.finishId === c.finishId))
+    .sort((a, b) => a.at.localeCompare(b.at))
+
 /** Whether fishing is paused after some taps. */
 export const isPaused = (taps: readonly Tap[]): boolean =>
   taps.findLast(t => t.body.what === 'pause' || t.body.what === 'resume')?.body.what === 'pause'

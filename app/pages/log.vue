@@ -3,9 +3,10 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
 import WhereSheet from '~/components/sheets/WhereSheet.vue'
-import StartTrip from '~/components/log/StartTrip.vue'
+import StartTrial from '~/components/log/StartTrial.vue'
 import TrialNow from '~/components/log/TrialNow.vue'
 import TripNow from '~/components/log/TripNow.vue'
+import RigPanel from '~/rig/RigPanel.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
 import { useCallsStore } from '~/kept/store'
@@ -67,12 +68,12 @@ onMounted(async () => {
       <template v-else-if="tab === 'Today'">
         <p v-if="testing" class="p-4">A test of two is under way: its taps are under the other tab.</p>
         <TripNow v-else-if="log.current" class="sm:max-w-[560px] sm:border-r-2 sm:border-ink" />
-        <StartTrip v-else key="trip" :trial="false" class="sm:max-w-[720px]" />
+        <RigPanel v-else />
       </template>
       <template v-else>
         <TrialNow v-if="testing" :phone="phone" />
         <p v-else-if="log.current" class="p-4">A trip is under way. End it first: a test wants all your casts.</p>
-        <StartTrip v-else key="trial" trial class="sm:max-w-[720px]" />
+        <StartTrial v-else class="sm:max-w-[720px]" />
       </template>
     </div>
     <TopBar v-if="phone" part="foot" @where="where = true" />

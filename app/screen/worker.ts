@@ -3,7 +3,7 @@ import { plain } from './plain'
 import type { Hand } from './workerHand'
 
 /** What workers are made for; each has work of its own, and the engine with the others. */
-export type Room = 'screen' | 'bench' | 'box' | 'day' | 'desk' | 'season' | 'lures'
+export type Room = 'screen' | 'bench' | 'box' | 'day' | 'desk' | 'season' | 'lures' | 'rig'
 
 /** A worker of the browser's for a room, as a hand. Throws where workers are refused. */
 export function handFor<Ask, Answer>(room: Room): Hand<Ask, Answer> {

@@ -133,6 +133,7 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
       <button type="button" class="action col-span-2" @click="$emit('keep')">
         {{ kept ? 'Kept. Keep it again' : `Pack these ${plan.pack.length}` }}
       </button>
+      <NuxtLink v-if="kept" to="/log" class="quiet col-span-2 text-center font-semibold">Rig these</NuxtLink>
       <button type="button" class="quiet" @click="$emit('print', 'a4')">Print the day</button>
       <button type="button" class="quiet" @click="$emit('print', 'pocket')">Print for a pocket</button>
       <button type="button" class="quiet" @click="$emit('calendar')">Calendar file</button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Tally } from '~/log/trip'
+import { type Tally, bitesOf } from '~/log/trip'
 import { useLogStore } from '~/log/store'
 
 /** Four large targets for a wet thumb, and casts beneath them; each is one tap, and the last can be taken back. */
@@ -19,7 +19,7 @@ const TARGETS = [
       v-if="lead === 'cast'"
       type="button"
       class="figure flex min-h-28 w-full items-center justify-between bg-accent px-4 text-rank font-bold text-on-accent"
-      @click="log.tap('cast')"
+      @click="e => log.touch('cast', e)"
     >
       Cast
       <span>{{ casts }}</span>
@@ -31,17 +31,17 @@ const TARGETS = [
         type="button"
         class="figure flex min-h-26 items-center justify-between border-b-2 border-ink px-4 text-rank font-bold"
         :class="[i % 2 ? '' : 'border-r-2', lead === 'landed' && t.what === 'landed' ? 'bg-accent text-on-accent' : '']"
-        @click="log.tap(t.what)"
+        @click="e => log.touch(t.what, e)"
       >
         {{ t.words }}
-        <span class="font-medium">{{ tally[t.what] }}</span>
+        <span class="font-medium">{{ t.what === 'bite' ? bitesOf(tally) : tally[t.what] }}</span>
       </button>
     </div>
     <button
       v-if="lead !== 'cast'"
       type="button"
       class="figure flex min-h-14 w-full items-center justify-between border-b-2 border-ink px-4 text-lead font-bold"
-      @click="log.tap('cast')"
+      @click="e => log.touch('cast', e)"
     >
       Cast
       <span class="font-medium">{{ casts }}</span>

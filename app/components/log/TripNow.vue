@@ -4,12 +4,14 @@ import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useFinish } from '~/box/useFinish'
 import { useLogStore } from '~/log/store'
-import { bitesOf, byRod, rodsNow } from '~/log/trip'
+import { bitesOf, byRod, crewOf, isPaused, rodNow, rodsNow } from '~/log/trip'
 import { counted } from '~/words/numbers'
 import { CLUE_OPTIONS, ROD_NAMES } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import CarriedRows from './CarriedRows.vue'
+import CrewTargets from './CrewTargets.vue'
+import NextChange from './NextChange.vue'
 import LastTap from './LastTap.vue'
 import LogTargets from './LogTargets.vue'
 import RodRow from './RodRow.vue'
@@ -31,6 +33,15 @@ async function say() {
   word.value = ''
 }
 const changing = ref(false)
+const crew = computed(() => crewOf(trip.value))
+const paused = computed(() => isPaused(log.taps))
+/** Change what an angler fishes: another rod, or another lure on it. */
+function changeOf(who: number) {
+  changing.value = !changing.value || log.who !== who
+  log.who = who
+}
+/** The rod that is changed: that of whoever asked. */
+const theirs = computed(() => rodNow(log.taps, log.who))
 /** Thousands of taps are not drawn before they are looked at. */
 const listed = ref(false)
 </script>
@@ -39,9 +50,16 @@ const listed = ref(false)
   <section aria-label="The trip">
     <p class="figure flex items-center justify-between border-b-2 border-ink px-4 py-2">
       <b class="text-lead">{{ trip.name || 'On the water' }}</b>
-      <span>{{ minutes }} min</span>
+      <span class="flex items-center gap-3">
+        {{ minutes }} min
+        <button type="button" class="quiet" :aria-pressed="paused" @click="log.tap(paused ? 'resume' : 'pause')">
+          {{ paused ? 'Fish on' : 'Pause' }}
+        </button>
+      </span>
     </p>
-    <ul class="grid grid-cols-3 border-b-2 border-ink" aria-label="Rods">
+    <NextChange :now-ms="now.getTime()" />
+    <CrewTargets v-if="crew.length > 1" :names="crew" :rods="rods" @change="changeOf" />
+    <ul v-else class="grid grid-cols-3 border-b-2 border-ink" aria-label="Rods">
       <li v-for="(r, i) in rods" :key="i" class="border-r border-ink last:border-0">
         <button
           type="button"
@@ -62,7 +80,7 @@ const listed = ref(false)
         </button>
       </li>
     </ul>
-    <LogTargets :tally="tally" lead="landed" :casts="String(tally.casts)" />
+    <LogTargets v-if="crew.length < 2" :tally="tally" lead="landed" :casts="String(tally.casts)" />
     <LastTap />
     <div class="p-4">
       <p class="flex flex-wrap items-center gap-2">
@@ -73,16 +91,28 @@ const listed = ref(false)
           @change="v => v !== 'none' && log.tap('clue', { clue: v as (typeof CLUE_OPTIONS)[number]['value'] })"
         />
         <button type="button" class="quiet" :aria-expanded="changing" @click="changing = !changing">
-          Rig this rod anew
+          Rig {{ crew.length > 1 ? `${crew[log.who]}’s rod` : 'this rod' }} anew
+        </button>
+      </p>
+      <p v-if="changing && crew.length > 1" class="flex flex-wrap gap-2 py-2" role="group" aria-label="Takes the rod">
+        <button
+          v-for="(r, i) in rods"
+          :key="i"
+          type="button"
+          class="quiet"
+          :aria-pressed="theirs === i"
+          @click="theirs === i || log.tap('rod', { rod: i, who: log.who })"
+        >
+          Rod {{ i + 1 }}: {{ finishName(r.finishId) }}
         </button>
       </p>
       <RodRow
         v-if="changing"
-        :name="ROD_NAMES[log.rod]!"
-        :rod="rods[log.rod]!"
+        :name="ROD_NAMES[theirs]!"
+        :rod="rods[theirs]!"
         :may="['lure', 'finish', 'line', 'size']"
         own
-        @change="rod => log.rig(log.rod, rod)"
+        @change="rod => log.rig(theirs, rod)"
       />
       <form class="mt-2 flex gap-2" @submit.prevent="say">
         <input

@@ -1,0 +1,237 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, ref, toRaw, watch } from 'vue'
+import { hasOwnCoats } from '#core/box/own'
+import { finishesOf } from '#core/lure/finish'
+import type { LureId } from '#core/lure/types'
+import { MINUTE_MS } from '#core/units'
+import type { Rod } from '#shared/schema/record'
+import { ownOf, useBoxStore } from '~/box/store'
+import { useLogStore } from '~/log/store'
+import { localTime, minuteOfDay } from '~/reading/clock'
+import { requestOf } from '~/reading/reading'
+import { useReadingStore } from '~/reading/store'
+import { useRecordsStore } from '~/records/store'
+import { useSettingsStore } from '~/settings/store'
+import { useWatersStore } from '~/waters/store'
+import LineField from '~/components/common/LineField.vue'
+import RigRow from './RigRow.vue'
+import { MOST_RODS, type RigRod, planFor, rodsOfPlan, standIn } from './rig'
+import { useRigStore } from './store'
+import { useRigOrders } from './useRigOrders'
+import type { RigAsk } from './work'
+
+/** What is advised, on drawn rods, before a trip: by today's kept plan, or by the water now. Nothing is written yet. */
+const log = useLogStore()
+const records = useRecordsStore()
+const reading = useReadingStore()
+const settings = useSettingsStore()
+const waters = useWatersStore()
+const box = useBoxStore()
+const rig = useRigStore()
+
+const nowMs = Date.now()
+const today = computed(() => localTime(nowMs, reading.reading.zone).toISODate() ?? '')
+const plan = computed(() => planFor(records.list('plan'), today.value))
+const source = ref<'plan' | 'water'>(plan.value && !rig.sent ? 'plan' : 'water')
+const owned = computed(() => new Set(box.finishIds))
+const own = computed(() => box.carried.map(ownOf).filter(hasOwnCoats))
+
+/** The water as it is set, asked about a lure; another lure runs where it usually does. */
+const askOf = (lure: LureId): RigAsk => {
+  const r = toRaw(reading.reading)
+  const request = requestOf({ ...r, lure, ...(lure === r.lure ? {} : { depthM: null }) }, settings.units)
+  return { request, own: own.value.filter(o => o.lure === lure) }
+}
+/** The rods as they were chosen by hand; null until one is. */
+const byHand = ref<RigRod[] | null>(null)
+const lures = computed(() => {
+  const named = [...(byHand.value ?? advised.value)].flatMap(r => [r.rod.lure])
+  return [...new Set<LureId>([reading.reading.lure, ...named])]
+})
+const advised = computed<RigRod[]>(() => {
+  if (source.value === 'plan' && plan.value)
+    return rodsOfPlan(plan.value.body, minuteOfDay(nowMs, reading.reading.zone))
+  if (rig.sent) return rig.sent.map(rod => ({ rod, next: null }))
+  const { lure } = reading.reading
+  const three =
+    waterThree.value ??
+    finishesOf(lure)
+      .slice(0, MOST_RODS)
+      .map(f => f.id)
+  return three.map(finishId => ({ rod: { lure, finishId }, next: null }))
+})
+const waterThree = ref<string[] | null>(null)
+const { orders, failed } = useRigOrders(() => lures.value.map(askOf))
+watch(
+  () => orders.value[reading.reading.lure],
+  order => (waterThree.value = order ? order.rotation.map(r => r.finishId) : null),
+)
+const asWater = computed(() => source.value === 'water' && !rig.sent)
+const waiting = computed(() => asWater.value && !waterThree.value && !failed.value && !byHand.value)
+
+/** What lies on each rod: what is advised, or what stands in for it where the box has it not. */
+const rods = computed(() =>
+  (byHand.value ?? advised.value).map(r => {
+    const order = orders.value[r.rod.lure]
+    const stand = order && !byHand.value ? standIn(r.rod.finishId, order, ownedOf(r.rod.lure)) : null
+    const rod: Rod = stand ? { ...r.rod, finishId: stand.finishId } : r.rod
+    return { ...r, rod, stand, order: order ?? null }
+  }),
+)
+const ownedOf = (lure: LureId) => new Set([...owned.value].filter(id => id.startsWith(`${lure}.`)))
+const settled = () => rods.value.map(({ rod, next }): RigRod => ({ rod, next }))
+const change = (i: number, rod: Rod) => {
+  byHand.value = settled().map((r, k) => (k === i ? { ...r, rod, next: r.rod.lure === rod.lure ? r.next : null } : r))
+}
+const without = (i: number) => (byHand.value = settled().toSpliced(i, 1))
+function another() {
+  const { lure } = reading.reading
+  const taken = new Set(rods.value.map(r => r.rod.finishId))
+  const first = orders.value[lure]?.order.find(o => !taken.has(o.finishId))?.finishId ?? finishesOf(lure)[0]!.id
+  byHand.value = [...settled(), { rod: { lure, finishId: first }, next: null }]
+}
+function by(what: 'plan' | 'water') {
+  source.value = what
+  byHand.value = null
+}
+
+const COUNTS = [1, 2, 3] as const
+const aboard = ref<number>(1)
+const names = ref(['', '', ''])
+const crew = computed(() =>
+  names.value.slice(0, aboard.value).map((n, i) => n.trim() || (aboard.value > 1 ? `Angler ${i + 1}` : '')),
+)
+const full = ref(false)
+const open = ref<number | null>(null)
+const line = computed(() => rods.value[0]?.order?.line ?? '')
+const cautions = computed(() => rods.value[0]?.order?.cautions ?? [])
+
+async function begin() {
+  const { waterId, zone } = reading.reading
+  const asked = requestOf(toRaw(reading.reading), settings.units)
+  // A trip is always now, whatever hour the picture was left at.
+  const light = asked.light.at
+    ? { ...asked.light, at: { ...asked.light.at, time: new Date().toISOString() } }
+    : asked.light
+  const midnight = DateTime.fromISO(today.value, { zone }).toMillis()
+  const changes = rods.value.flatMap(({ next }, rod) =>
+    next ? [{ rod, at: new Date(midnight + next.atMin * MINUTE_MS).toISOString(), finishId: next.finishId }] : [],
+  )
+  await log.start({
+    name: waters.current?.name ?? '',
+    waterId,
+    rods: rods.value.map(r => r.rod),
+    asked: { ...asked, light },
+    trial: null,
+    note: '',
+    ...(crew.value.some(Boolean) ? { crew: crew.value } : {}),
+    ...(changes.length ? { changes } : {}),
+  })
+  rig.sent = null
+}
+</script>
+
+<template>
+  <section class="grid lg:grid-cols-[minmax(0,1fr)_344px]" aria-label="On the rods">
+    <div class="min-w-0 lg:border-r-2 lg:border-ink">
+      <div class="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-ink px-4 py-2">
+        <h2 class="figure text-lead font-bold">On the rods</h2>
+        <div v-if="plan" class="flex border border-ink" role="group" aria-label="By what they are rigged">
+          <button
+            type="button"
+            class="figure min-h-11 px-4 font-semibold"
+            :class="source === 'plan' ? 'chosen' : ''"
+            :aria-pressed="source === 'plan'"
+            @click="by('plan')"
+          >
+            Plan kept {{ DateTime.fromISO(plan.at).toFormat('ccc HH:mm') }}
+          </button>
+          <button
+            type="button"
+            class="figure min-h-11 px-4 font-semibold"
+            :class="source === 'water' ? 'chosen' : ''"
+            :aria-pressed="source === 'water'"
+            @click="by('water')"
+          >
+            Water, now
+          </button>
+        </div>
+        <p class="ml-auto text-ink2">Not begun: nothing is kept until you begin.</p>
+      </div>
+      <p v-if="waiting" class="p-4" aria-busy="true">Asking the water …</p>
+      <RigRow
+        v-for="(r, i) in waiting ? [] : rods"
+        :key="i"
+        :index="i"
+        :rod="r.rod"
+        :next="r.next"
+        :stand="r.stand"
+        :order="r.order"
+        :owned="ownedOf(r.rod.lure)"
+        :who="crew.length > 1 ? (crew[i] ?? '') : ''"
+        :full="full"
+        :open="open === i"
+        :alone="rods.length === 1"
+        @open="open = open === i ? null : i"
+        @change="rod => change(i, rod)"
+        @without="without(i)"
+      />
+      <p class="flex flex-wrap items-center gap-3 px-4 py-3">
+        <button v-if="rods.length < MOST_RODS" type="button" class="quiet" @click="another">Another rod</button>
+        <button type="button" class="quiet" :aria-pressed="full" @click="full = !full">
+          {{ full ? 'Leave line and size out' : 'Line and size' }}
+        </button>
+        <span class="min-w-48 flex-1 text-ink2">Tap a lure to change it. What the box has is used first.</span>
+      </p>
+    </div>
+    <div class="flex flex-col gap-4 p-4">
+      <div>
+        <div class="flex items-center justify-between border-b border-ink pb-2">
+          <h3 class="figure text-lead font-bold">Aboard</h3>
+          <div class="flex border border-ink" role="radiogroup" aria-label="How many fish">
+            <button
+              v-for="n in COUNTS"
+              :key="n"
+              type="button"
+              role="radio"
+              class="figure size-11 font-semibold"
+              :class="aboard === n ? 'chosen' : ''"
+              :aria-checked="aboard === n"
+              @click="aboard = n"
+            >
+              {{ n }}
+            </button>
+          </div>
+        </div>
+        <label v-for="i in aboard" :key="i" class="flex min-h-13 items-center gap-3 border-b border-hair">
+          <span class="w-24 text-ink2">{{ aboard > 1 ? `Column ${i}` : 'You' }}</span>
+          <LineField
+            :label="`Name of angler ${i}`"
+            :value="names[i - 1]!"
+            :like="`Angler ${i}`"
+            :most="40"
+            @change="n => (names = names.with(i - 1, n))"
+          />
+        </label>
+        <p v-if="aboard > 1" class="pt-2 leading-snug">
+          Each has a column under the rod of the same place: one tap says what and who. Two start on two colours: one
+          boat, one water, and the day itself sets them side by side.
+        </p>
+      </div>
+      <div v-if="line">
+        <h3 class="figure border-b border-ink pb-1 text-value font-bold">Line</h3>
+        <p class="pt-1 leading-snug">{{ line }}</p>
+      </div>
+      <div v-if="cautions.length">
+        <h3 class="figure border-b border-ink pb-1 text-value font-bold">Mind these</h3>
+        <p v-for="c in cautions" :key="c" class="border-b border-hair py-1.5 leading-snug">{{ c }}</p>
+      </div>
+      <p v-if="failed" role="alert">The ranking could not be worked out; the rods can be rigged by hand.</p>
+      <p class="text-ink2">Works without a signal; times are this device’s.</p>
+      <button type="button" class="action disabled:opacity-60" :disabled="waiting || !rods.length" @click="begin">
+        Begin{{ waters.current ? ` at ${waters.current.name}` : '' }}
+      </button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,39 @@
+import { type OwnLure, ownFinishes } from '#core/box/own'
+import type { RodOut } from '#core/ranking/answer'
+import { rank, restOfAnswer } from '#core/ranking/recommend'
+import type { Request } from '#core/request/request'
+import { looksOf } from '#core/sight/likeness'
+import { withLightTable } from '~/screen/lightTable'
+
+/** What the rods are rigged by: the ranking of one lure now. */
+export interface RigAsk {
+  request: Request
+  own: readonly OwnLure[]
+}
+export interface RigOrder {
+  lure: Request['lure']
+  /** Every finish, best first; scores of 100. */
+  order: { finishId: string; points: number }[]
+  /** Groups that the fish cannot tell apart. */
+  looks: string[][]
+  rotation: RodOut[]
+  /** One sentence on the line, and cautions. */
+  line: string
+  cautions: string[]
+}
+
+/** The rods' heavy work, in a worker or, where none is to be had, on the page. */
+export async function workRig({ request, own }: RigAsk): Promise<RigOrder> {
+  await withLightTable()
+  const worked = rank(request, ownFinishes(own))
+  const { rotation, advisories } = restOfAnswer(worked)
+  const said = (kind: string) => advisories.filter(a => a.kind === kind).map(a => a.text)
+  return {
+    lure: request.lure,
+    order: worked.ranked.map(j => ({ finishId: j.finish.id, points: Math.round(100 * j.score) })),
+    looks: looksOf(worked.ranked).map(group => group.map(m => m.finish.id)),
+    rotation,
+    line: said('line')[0] ?? '',
+    cautions: said('safety'),
+  }
+}

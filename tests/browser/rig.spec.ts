@@ -1,0 +1,127 @@
+import { type Page, expect, test } from '@playwright/test'
+import { PRESSING, handOf } from './hands'
+import { SIZES, cleanInEveryTheme, inGoodOrder, largeTargets, open, visit } from './screen'
+
+const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5'
+const begin = (page: Page) => page.getByRole('button', { name: /^Begin(?! the)/ })
+const rods = (page: Page) => page.getByRole('button', { name: /^Change rod \d: / })
+const onThem = async (page: Page) =>
+  (await rods(page).evaluateAll(all => all.map(e => e.ariaLabel!.replace(/^Change rod \d: /, '')))).sort()
+
+test('Water’s three rods lie on the rods just as they stood there, and nothing is written before it begins', async ({
+  page,
+}) => {
+  await open(page, POND)
+  const three = page.getByRole('list', { name: 'Three rods' }).getByRole('button')
+  await expect(three).toHaveCount(3)
+  const names = await three.evaluateAll(all =>
+    all.map(e => e.querySelectorAll('span span span')[1]!.textContent!.trim()),
+  )
+  await page.getByRole('button', { name: 'Rig these' }).click()
+  await expect(rods(page)).toHaveCount(3)
+  expect(await onThem(page)).toEqual([...names].sort())
+  // Another colour from the drawer, by the points it costs.
+  await rods(page).first().click()
+  const drawer = page.getByRole('region', { name: 'Not in it' })
+  await expect(drawer.getByText('on it')).toBeVisible()
+  await drawer.getByRole('button').nth(4).click()
+  expect(await onThem(page)).not.toEqual([...names].sort())
+  await page.reload()
+  await expect(page.getByRole('region', { name: 'On the rods' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'The trip' })).toHaveCount(0)
+})
+
+test('opened by itself it asks the water, and a plan’s change is tied on at its hour', async ({ page }) => {
+  await visit(page, `/day${POND}&at=${new Date().toISOString().slice(0, 10)}T14:00`)
+  await page.getByRole('button', { name: /^Pack these/ }).click({ timeout: 60_000 })
+  await page.getByRole('link', { name: 'Rig these' }).click()
+  await expect(page.getByRole('button', { name: /^Plan kept/ })).toHaveAttribute('aria-pressed', 'true')
+  await expect(rods(page).first()).toBeVisible()
+  await begin(page).click()
+  const next = page.getByRole('region', { name: 'The next change' })
+  // Late in the day a plan may have nothing left to change.
+  if (await next.isVisible()) {
+    const before = await next.textContent()
+    await next.getByRole('button', { name: 'Tied on' }).click()
+    await expect(next.filter({ hasText: before! })).toHaveCount(0)
+  }
+})
+
+for (const hand of PRESSING) {
+  test.describe(`two aboard by ${hand}`, () => {
+    const touch = hand === 'touch'
+    test.use({ viewport: touch ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: touch })
+    test('tap for themselves, give a tap to the other, and have all of it when it comes back', async ({ page }) => {
+      await visit(page, `/log${POND}`)
+      const { press } = await handOf(hand, page)
+      await expect(rods(page)).toHaveCount(3)
+      await press(page.getByRole('radio', { name: '2' }))
+      await page.getByRole('textbox', { name: 'Name of angler 1' }).fill('Maren')
+      await page.getByRole('textbox', { name: 'Name of angler 2' }).fill('Jo')
+      await press(begin(page))
+      const column = (who: string) => page.getByRole('region', { name: who, exact: true })
+      const target = (who: string, what: string) => column(who).getByRole('button', { name: new RegExp(`^${what}, `) })
+      await press(target('Maren', 'Bite'))
+      await press(target('Jo', 'Bite'))
+      await press(target('Jo', 'Landed'))
+      await expect(target('Jo', 'Bite')).toHaveAccessibleName('Bite, Jo, 2 so far')
+      await press(page.getByRole('button', { name: 'Not Jo: it was Maren' }))
+      await expect(target('Maren', 'Bite')).toHaveAccessibleName('Bite, Maren, 2 so far')
+      await expect(target('Jo', 'Landed')).toHaveAccessibleName('Landed, Jo, 0 so far')
+      await page.reload()
+      await expect(target('Maren', 'Landed')).toHaveAccessibleName('Landed, Maren, 1 so far')
+      for (const name of ['Bite', 'Follow', 'Miss', 'Landed']) {
+        const box = (await target('Maren', name).boundingBox())!
+        expect(box.height).toBeGreaterThanOrEqual(88)
+      }
+      await press(page.getByRole('button', { name: 'Undo' }))
+      await expect(target('Maren', 'Landed')).toHaveAccessibleName('Landed, Maren, 0 so far')
+    })
+  })
+}
+
+test('two hundred taps of two, offline, with corrections, the tab closed: all are there', async ({ page, context }) => {
+  await visit(page, `/log${POND}`)
+  await expect(rods(page)).toHaveCount(3)
+  await page.getByRole('radio', { name: '2' }).click()
+  await begin(page).click()
+  const bites = page.getByRole('button', { name: /^Bite, Angler \d/ })
+  await expect(bites).toHaveCount(2)
+  await context.setOffline(true)
+  await bites.evaluateAll(async all => {
+    for (let i = 0; i < 200; i++) {
+      ;(all[i % 3 === 0 ? 0 : 1] as HTMLElement).click()
+      await new Promise(r => setTimeout(r, 5))
+    }
+  })
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('button', { name: /^Not Angler/ }).click()
+  const counts = async (of: Page) =>
+    of
+      .getByRole('button', { name: /^Bite, Angler \d/ })
+      .evaluateAll(all => all.map(e => Number(/(\d+) so far/.exec(e.ariaLabel!)![1])))
+  await expect.poll(async () => (await counts(page)).reduce((a, b) => a + b, 0)).toBe(197)
+  const before = await counts(page)
+  await context.setOffline(false)
+  await page.close()
+  const again = await context.newPage()
+  await visit(again, `/log${POND}`)
+  await expect(again.getByRole('button', { name: /^Bite, Angler 1/ })).toBeVisible()
+  expect(await counts(again)).toEqual(before)
+})
+
+for (const [size, viewport] of Object.entries(SIZES))
+  test(`rig and crew are clean in every theme on a ${size}`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    await visit(page, `/log${POND}`)
+    await expect(rods(page)).toHaveCount(3)
+    await page.getByRole('radio', { name: '3' }).click()
+    await rods(page).first().click()
+    await cleanInEveryTheme(page)
+    await largeTargets(page)
+    await begin(page).click()
+    await expect(page.getByRole('button', { name: /^Bite, Angler 3/ })).toBeVisible()
+    await cleanInEveryTheme(page)
+    await largeTargets(page)
+    await inGoodOrder(page)
+  })
