@@ -9,7 +9,7 @@ export type Trip = Kept<'trip'>
 
 /** What counts as a bite: a fish that took, whether it stayed on or not. */
 const BITES: readonly TapKind[] = ['bite', 'miss', 'landed']
-const isBite = (t: Tap) => BITES.includes(t.body.what)
+export const isBite = (t: Tap) => BITES.includes(t.body.what)
 
 /** Whether a tap happened after another; of the same moment, whether it was made after it. */
 const after = (a: Tap, b: Tap) => a.body.at > b.body.at || (a.body.at === b.body.at && a.id > b.id)

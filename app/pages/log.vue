@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
+import { useMediaQuery, useNow } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
 import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import StartTrial from '~/components/log/StartTrial.vue'
 import TrialNow from '~/components/log/TrialNow.vue'
+import TodayPicture from '~/components/log/TodayPicture.vue'
 import TripNow from '~/components/log/TripNow.vue'
 import RigPanel from '~/rig/RigPanel.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
@@ -29,6 +30,8 @@ const TABS = ['Today', 'Two-colour test', 'Season'] as const
 const tab = ref<(typeof TABS)[number]>('Today')
 const testing = computed(() => !!log.current?.body.trial)
 const where = ref(false)
+const now = useNow({ interval: 30_000 })
+const nowMs = computed(() => now.value.getTime())
 onMounted(async () => {
   void waters.load()
   void calls.load()
@@ -67,7 +70,10 @@ onMounted(async () => {
       <SeasonPanel v-else-if="tab === 'Season'" />
       <template v-else-if="tab === 'Today'">
         <p v-if="testing" class="p-4">A test of two is under way: its taps are under the other tab.</p>
-        <TripNow v-else-if="log.current" class="sm:max-w-[560px] sm:border-r-2 sm:border-ink" />
+        <div v-else-if="log.current" :class="phone ? '' : 'grid grid-cols-[minmax(0,520px)_minmax(0,1fr)]'">
+          <TripNow :phone="phone" :class="phone ? '' : 'border-r-2 border-ink'" />
+          <TodayPicture v-if="!phone" :now-ms="nowMs" />
+        </div>
         <RigPanel v-else />
       </template>
       <template v-else>

@@ -64,7 +64,7 @@ const WORDS = [
       <div class="min-w-0 leading-tight">
         <p class="figure text-value font-bold">{{ cap(LURES[rod.lure].words) }}</p>
         <p class="truncate text-ink2">{{ boxed }}</p>
-        <p v-if="who" class="mt-9 inline-block bg-ink px-3 py-1.5 font-bold text-page">{{ who }}</p>
+        <p v-if="who" class="mt-12 inline-block bg-ink px-3 py-1.5 font-bold text-page">{{ who }}</p>
       </div>
       <div class="min-w-0">
         <button

@@ -45,12 +45,12 @@ const words = computed(() => {
       </button>
     </div>
     <p v-if="others.length" class="flex items-stretch border-b border-hair">
-      <span class="flex items-center px-4">{{ others.length === 1 ? '' : 'It was' }}</span>
+      <span v-if="others.length > 1" class="flex items-center border-r border-ink px-4">It was</span>
       <button
         v-for="o in others"
         :key="o.who"
         type="button"
-        class="figure min-h-11 flex-1 border-l border-ink px-3 font-semibold"
+        class="figure min-h-11 flex-1 border-ink px-3 font-semibold not-last:border-r"
         :aria-label="`Not ${mine}: it was ${o.name}`"
         @click="give(o.who)"
       >

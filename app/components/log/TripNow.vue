@@ -15,8 +15,10 @@ import NextChange from './NextChange.vue'
 import LastTap from './LastTap.vue'
 import LogTargets from './LogTargets.vue'
 import RodRow from './RodRow.vue'
+import TodayPicture from './TodayPicture.vue'
 import TapList from './TapList.vue'
 
+defineProps<{ phone: boolean }>()
 /** The trip under way: rods, targets, what was tapped last, and what changed. */
 const log = useLogStore()
 const { finishOf, finishName } = useFinish()
@@ -58,6 +60,7 @@ const listed = ref(false)
       </span>
     </p>
     <NextChange :now-ms="now.getTime()" />
+    <TodayPicture v-if="phone" :now-ms="now.getTime()" strip />
     <CrewTargets v-if="crew.length > 1" :names="crew" :rods="rods" @change="changeOf" />
     <ul v-else class="grid grid-cols-3 border-b-2 border-ink" aria-label="Rods">
       <li v-for="(r, i) in rods" :key="i" class="border-r border-ink last:border-0">
