@@ -48,6 +48,7 @@ function day(over: Partial<DayRequest> = {}) {
       acrossHeightM: 4,
       pins: state.pins,
       own: state.own,
+      lean: {},
     })),
   )!
   return { ...made, state }

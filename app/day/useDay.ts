@@ -1,5 +1,6 @@
 import { useTimeoutFn } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { Lean } from '#core/ranking/judge'
 import type { OwnLure } from '#core/box/own'
 import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
@@ -24,12 +25,18 @@ export interface DayQuestion {
   pins: readonly Pin[]
   /** Lures of the box in colours of one's own. */
   own: readonly OwnLure[]
+  /** How far the angler's log shifts the weights. */
+  lean: Lean
 }
 
 /** What of a request decides its scores: the pack, the cost of a change and the shortest spell do not. */
-function scoresKey({ packMost: _p, changeCost: _c, minSpellMin: _m, bank, ...r }: DayRequest, own: readonly OwnLure[]) {
+function scoresKey(
+  { packMost: _p, changeCost: _c, minSpellMin: _m, bank, ...r }: DayRequest,
+  own: readonly OwnLure[],
+  lean: Lean,
+) {
   const shaded = r.lures.some(l => l.place === 'shade')
-  return JSON.stringify([r, shaded ? bank : null, own])
+  return JSON.stringify([r, shaded ? bank : null, own, lean])
 }
 
 /**
@@ -75,8 +82,8 @@ export function useDay(ask: () => DayQuestion) {
   async function rankLanes(): Promise<void> {
     const mine = ++newest
     const stale = () => mine !== newest
-    const { request, pins, own } = ask()
-    const key = scoresKey(request, own)
+    const { request, pins, own, lean } = ask()
+    const key = scoresKey(request, own, lean)
     cancelled.value = false
     try {
       if (known.key !== key) {
@@ -91,7 +98,7 @@ export function useDay(ask: () => DayQuestion) {
         const byHand = async (hand: (typeof hands)[number]) => {
           while (next < portions.length && !stale()) {
             const { lane, from } = portions[next++]!
-            const some = await hand.work({ kind: 'scores', request, own, lane, from, to: from + AT_ONCE })
+            const some = await hand.work({ kind: 'scores', request, own, lean, lane, from, to: from + AT_ONCE })
             ;(some as (StepScores | null)[]).forEach((s, i) => (scores[lane]![from + i] = s))
             if (!stale()) progress.value = ++done / portions.length
           }
@@ -100,7 +107,7 @@ export function useDay(ask: () => DayQuestion) {
         if (stale()) return
         known = { key, scores }
       }
-      const planned = (await work({ kind: 'plan', request, own, scores: known.scores, pins })) as PlanShown
+      const planned = (await work({ kind: 'plan', request, own, lean, scores: known.scores, pins })) as PlanShown
       if (stale()) return
       scored.value = known.scores
       plan.value = planned

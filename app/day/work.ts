@@ -1,3 +1,4 @@
+import type { Lean } from '#core/ranking/judge'
 import { type OwnLure, ownFinishes } from '#core/box/own'
 import { DAY_MIN, HOUR_MIN } from '#core/units'
 import { hex } from '#core/spectrum/colour'
@@ -70,8 +71,8 @@ export interface PlanShown {
 
 export type DayAsk =
   | { kind: 'light'; request: DayRequest; depthsM: number[]; acrossHeightM: number | null }
-  | { kind: 'scores'; request: DayRequest; own: readonly OwnLure[]; lane: number; from: number; to: number }
-  | { kind: 'plan'; request: DayRequest; own: readonly OwnLure[]; scores: DayScores; pins: readonly Pin[] }
+  | { kind: 'scores'; request: DayRequest; own: readonly OwnLure[]; lean: Lean; lane: number; from: number; to: number }
+  | { kind: 'plan'; request: DayRequest; own: readonly OwnLure[]; lean: Lean; scores: DayScores; pins: readonly Pin[] }
 export type DayResult = DayShown | (StepScores | null)[] | PlanShown
 
 const PATH_MIN = 10
@@ -112,15 +113,15 @@ function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: '
   }
 }
 
-function scores({ request: r, own, lane, from, to }: Extract<DayAsk, { kind: 'scores' }>): (StepScores | null)[] {
-  const day = dayOf(r, ownFinishes(own))
+function scores({ request: r, own, lean, lane, from, to }: Extract<DayAsk, { kind: 'scores' }>): (StepScores | null)[] {
+  const day = dayOf(r, ownFinishes(own), lean)
   return day.steps.slice(from, to).map(step => scoreStep(r, day, step, r.lures[lane]!))
 }
 
 const of100 = (v: number, whole: number) => (whole > 0 ? Math.round((1000 * v) / whole) / 10 : 0)
 
-function plan({ request: r, own, scores: told, pins }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
-  const day = dayOf(r, ownFinishes(own))
+function plan({ request: r, own, lean, scores: told, pins }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
+  const day = dayOf(r, ownFinishes(own), lean)
   const units = r.units ?? 'metric'
   const planned = planDay(r, day, told, pins, true)
   const shown = (l: number, spells: readonly Spell[]) =>

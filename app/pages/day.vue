@@ -25,6 +25,7 @@ import { useDay } from '~/day/useDay'
 import { useDayPlans } from '~/day/useDayPlans'
 import { atMinute, minuteOfDay } from '~/reading/clock'
 import { useReadingLink } from '~/reading/useReadingLink'
+import { useTaughtStore } from '~/log/taught'
 import { useBoxStore } from '~/box/store'
 import { useReadingStore } from '~/reading/store'
 import type { Kept } from '~/records/store'
@@ -39,6 +40,7 @@ const reading = useReadingStore()
 const day = useDayStore()
 const waters = useWatersStore()
 const box = useBoxStore()
+const taught = useTaughtStore()
 const phone = useMediaQuery('(max-width: 899px)')
 const { length } = useUnits()
 
@@ -59,6 +61,7 @@ const answers = useDay(() => ({
   acrossHeightM: day.set.bank?.acrossHeightM ?? null,
   pins: day.set.pins,
   own: box.own.filter(o => day.set.lanes.some(l => l.lure === o.lure)),
+  lean: taught.lean,
 }))
 const { light, plan, scored, progress, failed, cancelled, cancel, rankLanes } = answers
 

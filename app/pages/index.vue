@@ -25,6 +25,7 @@ import { useKeys } from '~/settings/useKeys'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useScreen } from '~/screen/useScreen'
 import { useBoxStore } from '~/box/store'
+import { useTaughtStore } from '~/log/taught'
 import { useRecordsStore } from '~/records/store'
 import { useCallsStore } from '~/kept/store'
 import { useReadingStore } from '~/reading/store'
@@ -45,6 +46,7 @@ const store = useReadingStore()
 const settings = useSettingsStore()
 const calls = useCallsStore()
 const box = useBoxStore()
+const taught = useTaughtStore()
 const records = useRecordsStore()
 const waters = useWatersStore()
 useReadingLink()
@@ -72,6 +74,7 @@ const answers = useScreen(() => {
     owned: owned.value,
     own: own.value,
     onlyOwned: settings.onlyOwned,
+    lean: taught.lean,
     waterId: reading.waterId,
   }
 })

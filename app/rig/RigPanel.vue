@@ -8,6 +8,7 @@ import { MINUTE_MS } from '#core/units'
 import type { Rod } from '#shared/schema/record'
 import { ownOf, useBoxStore } from '~/box/store'
 import { useLogStore } from '~/log/store'
+import { useTaughtStore } from '~/log/taught'
 import { localTime, minuteOfDay } from '~/reading/clock'
 import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
@@ -29,6 +30,7 @@ const settings = useSettingsStore()
 const waters = useWatersStore()
 const box = useBoxStore()
 const rig = useRigStore()
+const taught = useTaughtStore()
 
 const nowMs = Date.now()
 const today = computed(() => localTime(nowMs, reading.reading.zone).toISODate() ?? '')
@@ -41,7 +43,7 @@ const own = computed(() => box.carried.map(ownOf).filter(hasOwnCoats))
 const askOf = (lure: LureId): RigAsk => {
   const r = toRaw(reading.reading)
   const request = requestOf({ ...r, lure, ...(lure === r.lure ? {} : { depthM: null }) }, settings.units)
-  return { request, own: own.value.filter(o => o.lure === lure) }
+  return { request, own: own.value.filter(o => o.lure === lure), lean: taught.lean }
 }
 /** The rods as they were chosen by hand; null until one is. */
 const byHand = ref<RigRod[] | null>(null)
@@ -159,6 +161,7 @@ async function begin() {
         </div>
         <p class="ml-auto text-ink2">Not begun: nothing is kept until you begin.</p>
       </div>
+      <p v-if="taught.leans" class="border-b border-hair px-4 py-2 font-semibold">{{ taught.leanedWords }}</p>
       <p v-if="waiting" class="p-4" aria-busy="true">Asking the water …</p>
       <RigRow
         v-for="(r, i) in waiting ? [] : rods"

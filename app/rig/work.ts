@@ -1,4 +1,5 @@
 import { type OwnLure, ownFinishes } from '#core/box/own'
+import type { Lean } from '#core/ranking/judge'
 import type { RodOut } from '#core/ranking/answer'
 import { rank, restOfAnswer } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
@@ -9,6 +10,7 @@ import { withLightTable } from '~/screen/lightTable'
 export interface RigAsk {
   request: Request
   own: readonly OwnLure[]
+  lean: Lean
 }
 export interface RigOrder {
   lure: Request['lure']
@@ -23,9 +25,9 @@ export interface RigOrder {
 }
 
 /** The rods' heavy work, in a worker or, where none is to be had, on the page. */
-export async function workRig({ request, own }: RigAsk): Promise<RigOrder> {
+export async function workRig({ request, own, lean }: RigAsk): Promise<RigOrder> {
   await withLightTable()
-  const worked = rank(request, ownFinishes(own))
+  const worked = rank(request, ownFinishes(own), lean)
   const { rotation, advisories } = restOfAnswer(worked)
   const said = (kind: string) => advisories.filter(a => a.kind === kind).map(a => a.text)
   return {

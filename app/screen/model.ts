@@ -3,6 +3,7 @@ import { hex } from '#core/spectrum/colour'
 import type { Request } from '#core/request/request'
 import type { Side } from '#core/lure/types'
 import type { Answer, Ranked } from '#core/ranking/answer'
+import type { Lean } from '#core/ranking/judge'
 import { placesOf } from '#core/ranking/closeCall'
 import { type Worked, rank, rankedOut, restOfAnswer } from '#core/ranking/recommend'
 import { type Watcher, painter, waterColumn } from '#core/picture/underWater'
@@ -29,6 +30,8 @@ export interface ScreenAsk {
   owned?: readonly string[] | null
   /** Lures of the box that wear colours of one's own: ranked with the catalogue's. */
   own?: readonly OwnLure[]
+  /** How far the angler's log shifts the weights; nothing where it is not to lean. */
+  lean?: Lean
   /** Only what is owned is listed, as long as anything of this lure is. */
   onlyOwned?: boolean
   /** The finish on the plate; the first pick when it is not of this lure. */
@@ -149,7 +152,7 @@ function nearestOf(first: Worked['ranked'][number], owned: Worked['ranked']): Re
 
 /** Work out a screen, or the draft of one. Pure: used by the worker, and on the page where workers are refused. */
 export function workScreen(ask: ScreenAsk): ScreenModel | Draft {
-  const everything = rank(ask.request, ownFinishes(ask.own ?? []))
+  const everything = rank(ask.request, ownFinishes(ask.own ?? []), ask.lean)
   const owned = everything.ranked.filter(j => ask.owned?.includes(j.finish.id))
   const worked = ask.onlyOwned && owned.length ? keptTo(everything, owned) : everything
   const { moment, ranked, judge } = worked

@@ -31,6 +31,8 @@ export const useSettingsStore = defineStore('settings', () => {
   const exactPlace = remembered<boolean>('exact-place', false)
   /** Rankings and plans keep to what is in the box. */
   const onlyOwned = remembered<boolean>('only-owned', false)
+  /** Rankings and plans lean on what the log has taught. */
+  const leanOnLog = remembered<boolean>('lean-on-log', false)
   /** Waters a kit is chosen for; all where none is named. */
   const kitWaters = remembered<string[]>('kit-waters', [])
   /** Finishes that are in every kit, and in none. */
@@ -42,5 +44,19 @@ export const useSettingsStore = defineStore('settings', () => {
   const rack = remembered<LureId[]>('rack', [])
   /** Sections of the plate that are folded open. */
   const unfolded = remembered<string[]>('unfolded', [...FIRST_UNFOLDED])
-  return { units, theme, watcher, learnt, exactPlace, onlyOwned, kitWaters, kitKeep, kitDrop, kitFor, rack, unfolded }
+  return {
+    units,
+    theme,
+    watcher,
+    learnt,
+    exactPlace,
+    onlyOwned,
+    leanOnLog,
+    kitWaters,
+    kitKeep,
+    kitDrop,
+    kitFor,
+    rack,
+    unfolded,
+  }
 })

@@ -5,6 +5,7 @@ import type { DayLane, DayRequest } from '#core/day/request'
 import { shadeM } from '#core/day/shade'
 import type { COLOUR_MATTERS } from '#core/ranking/answer'
 import type { Finish } from '#core/lure/finish'
+import type { Lean } from '#core/ranking/judge'
 import { colourMattersOf } from '#core/ranking/colourMatters'
 import { type Worked, rank } from '#core/ranking/recommend'
 import { bestReason, differs, goodReasons } from '#core/ranking/rotation'
@@ -30,6 +31,8 @@ export interface Day {
   steps: readonly DayStep[]
   /** Finishes of an angler's own that are ranked beside the catalogue's. */
   own: readonly Finish[]
+  /** How far the angler's log shifts the weights of the schools. */
+  lean: Lean
 }
 
 /** What the engine says of one lure in one step. */
@@ -51,7 +54,7 @@ const WIDE_ENOUGH_M = 1.8
 /** Scores this near the best are a toss-up where the finish is another in kind. Ours. */
 const TOSS_UP = { score: 0.03, differs: 0.5 }
 
-export function dayOf(r: DayRequest, own: readonly Finish[] = []): Day {
+export function dayOf(r: DayRequest, own: readonly Finish[] = [], lean: Lean = {}): Day {
   const clock = dayClock(r)
   const weather = weatherOf(r.hours ?? [], clock.fromMin, clock.toMin)
   const { latitude: latitudeDeg, longitude: longitudeDeg } = r.place
@@ -61,7 +64,7 @@ export function dayOf(r: DayRequest, own: readonly Finish[] = []): Day {
     const shade = r.bank ? shadeM(r.bank, sun.sunElevationDeg, sun.sunBearingDeg) : null
     return { ...step, ...sun, weather: weather(step.atMin), shadeM: shade }
   })
-  return { clock, steps, own }
+  return { clock, steps, own, lean }
 }
 
 /** Whether the lane's lure is in the bank's shade in a step: only where it is fished there and the shade is wide. */
@@ -109,7 +112,7 @@ function tossUpOf({ ranked }: Worked): boolean {
 /** Rank one lure in one step: the heavy part of a plan, a full ranking without its reasons. Null ashore. */
 export function scoreStep(r: DayRequest, day: Day, step: DayStep, lane: DayLane): StepScores | null {
   if (step.weather.lightning) return null
-  const worked = rank(requestAt(r, day, step, lane), day.own)
+  const worked = rank(requestAt(r, day, step, lane), day.own, day.lean)
   const { ranked, moment } = worked
   return {
     scores: Object.fromEntries(ranked.map(j => [j.finish.id, rounded(j.score)])),
@@ -131,7 +134,7 @@ const sameReason = (s: Sentence) => (s.code === 'custom' ? `custom ${s.params.id
  */
 export function whyThrough(r: DayRequest, day: Day, steps: readonly DayStep[], lane: DayLane, id: string): Sentence {
   const each = steps.map(step => {
-    const { ranked, judge } = rank(requestAt(r, day, step, lane), day.own)
+    const { ranked, judge } = rank(requestAt(r, day, step, lane), day.own, day.lean)
     const mine = ranked.find(j => j.finish.id === id)!
     return { best: bestReason(mine, judge), good: goodReasons(mine, judge) }
   })

@@ -63,16 +63,30 @@ function stancesOf(m: Measured, moment: Moment, held: readonly Held[]): Record<S
   return out
 }
 
-/** How much each school's points and customs count in a moment; 0 for those that are not asked. */
-type Shares = Record<SchoolId, { points: number; customs: number }>
+/**
+ * How much each school's points and customs count in a moment; 0 for those that are not asked. `leaned` is what an
+ * angler's log adds to both.
+ */
+type Shares = Record<SchoolId, { points: number; customs: number; leaned: number }>
 
-function sharesOf(weights: Weights, school: SchoolId | 'balanced'): Shares {
+/** How far a log shifts the weights of the schools; those it does not name stay. */
+export type Lean = Readonly<Partial<Record<SchoolId, number>>>
+/** No school's weight is leaned below this (season-model section 4). */
+const LEAST_WEIGHT = 0.02
+
+function sharesOf(weights: Weights, school: SchoolId | 'balanced', lean: Lean): Shares {
   const out = {} as Shares
   for (const id of SCHOOL_IDS) {
     const share = weights.share[id]
+    const shift = Math.max(lean[id] ?? 0, Math.min(0, LEAST_WEIGHT - share))
     // A custom is a finished judgement; in balance it counts nearly whole, more where its school does.
-    if (school === 'balanced') out[id] = { points: BALANCED_GAIN * share, customs: Math.min(1.25, 0.35 + 3 * share) }
-    else out[id] = id === school ? { points: 1, customs: 1 } : { points: 0, customs: 0 }
+    if (school === 'balanced')
+      out[id] = {
+        points: BALANCED_GAIN * share,
+        customs: Math.min(1.25, 0.35 + 3 * share),
+        leaned: BALANCED_GAIN * shift,
+      }
+    else out[id] = id === school ? { points: 1, customs: 1, leaned: 0 } : { points: 0, customs: 0, leaned: 0 }
   }
   return out
 }
@@ -114,8 +128,19 @@ class Judgement implements Judged {
       for (const c of stances[id].customs) total += share.customs * c.effect
     }
     for (const p of beyond) total += p.effect
+    total += this.leaned()
     this.total = total
     this.score = 0.5 + distanceOf(total)
+  }
+
+  /** What the log adds: more or less of what each school thinks of it. */
+  private leaned(): number {
+    let sum = 0
+    for (const id of SCHOOL_IDS) {
+      const { leaned } = this.shares[id]
+      if (leaned !== 0) sum += leaned * this.stances[id].value
+    }
+    return sum
   }
 
   get because() {
@@ -136,6 +161,11 @@ class Judgement implements Judged {
       }
     }
     for (const p of this.beyond) out.push({ school: 'balanced', effect: p.effect * scale, says: p.says })
+    const leaned = this.leaned()
+    if (leaned !== 0) {
+      const says = (): Sentence => ({ code: 'season.leaned', params: { towards: leaned > 0 } })
+      out.push({ school: 'balanced', effect: leaned * scale, says })
+    }
     return out
   }
 }
@@ -143,8 +173,11 @@ class Judgement implements Judged {
 /** A score's distance from neutral, of effects that sum to so much. */
 const distanceOf = (total: number) => 0.5 * Math.tanh(STEEPNESS * total)
 
-/** Prepare to judge finishes in a moment, by one school or all in balance. */
-export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
+/**
+ * Prepare to judge finishes in a moment, by one school or all in balance.
+ * @param lean how far an angler's log shifts the weights, in balance
+ */
+export function prepareJudge(moment: Moment, all: readonly Measured[], lean: Lean = {}): Judge {
   const { lure, school } = moment.conditions
   const held: Held[] = []
   for (const custom of customsOf(lure)) {
@@ -154,7 +187,7 @@ export function prepareJudge(moment: Moment, all: readonly Measured[]): Judge {
     held.push({ custom, k: k * standingOf(gain), gain, fits: fitting(custom.favours) })
   }
   const weights = balancedWeights(moment)
-  const shares = sharesOf(weights, school)
+  const shares = sharesOf(weights, school, lean)
   const gains = new Map(held.map(h => [h.custom.id, h.gain]))
   return {
     judge: m => new Judgement(m, stancesOf(m, moment, held), shares, beyondSchools(m, moment)),

@@ -147,6 +147,43 @@ describe('an answer', () => {
   })
 })
 
+describe('leaning on a log', () => {
+  const asked = {
+    lure: 'jerkbait',
+    water: { visibilityM: 1.2, tint: 'green', temperatureC: 14 },
+    light: { sky: 'partly', sunElevationDeg: 40 },
+  } as const
+  it('changes nothing where nothing was learned, nor where one school alone is asked', () => {
+    const scores = (w: ReturnType<typeof rank>) => w.ranked.map(j => [j.finish.id, j.score])
+    expect(scores(rank(asked, [], {}))).toEqual(scores(rank(asked)))
+    const alone = { ...asked, school: 'match' } as const
+    expect(scores(rank(alone, [], { contrast: 0.3 }))).toEqual(scores(rank(alone)))
+  })
+  it('moves finishes by 1.7 shifts of what each school thinks of them, and says so in reasons that add up', () => {
+    const plain = new Map(rank(asked).ranked.map(j => [j.finish.id, j]))
+    const leaned = rank(asked, [], { contrast: 0.2 })
+    for (const j of leaned.ranked) {
+      const before = plain.get(j.finish.id)!
+      expect(j.total - before.total).toBeCloseTo(1.7 * 0.2 * before.stances.contrast.value, 9)
+      expect(j.because.reduce((s, r) => s + r.effect, 0)).toBeCloseTo(j.score - 0.5, 9)
+      const said = j.because.filter(r => r.says().code === 'season.leaned')
+      expect(said).toHaveLength(before.stances.contrast.value === 0 ? 0 : 1)
+    }
+  })
+  it('takes no school’s weight below a fiftieth', () => {
+    const { judge } = rank(asked)
+    const all = Object.fromEntries(SCHOOL_IDS.map(id => [id, -1]))
+    const leaned = rank(asked, [], all)
+    const j = leaned.ranked[0]!
+    const before = rank(asked).ranked.find(b => b.finish.id === j.finish.id)!
+    const floor = SCHOOL_IDS.reduce(
+      (s, id) => s + 1.7 * Math.min(0, 0.02 - judge.weights.share[id]) * j.stances[id].value,
+      0,
+    )
+    expect(j.total - before.total).toBeCloseTo(floor, 9)
+  })
+})
+
 describe('how picks move', () => {
   describe('as the sun comes out over chop, a flashy finish against its matte twin', () => {
     type Light = Request['light']

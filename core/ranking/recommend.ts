@@ -12,7 +12,7 @@ import { colourMattersOf } from '#core/ranking/colourMatters'
 import { disagreementsOf } from '#core/ranking/disagreements'
 import { dressUpsOf } from '#core/ranking/dressUps'
 import { finishOut } from '#core/ranking/finishOut'
-import { type Judge, type Judged, prepareJudge } from '#core/ranking/judge'
+import { type Judge, type Judged, type Lean, prepareJudge } from '#core/ranking/judge'
 import { reasonsOf } from '#core/ranking/reasons'
 import { rotationOf, twinsOf } from '#core/ranking/rotation'
 import { MEASURES, type Measure, type Moment, spreadOf } from '#core/schools/school'
@@ -39,8 +39,9 @@ export interface Worked {
  * Rank every finish of the lure. Ties and near-ties are settled by id, so the catalogue's order never shows.
  * @param own finishes beside the catalogue's, of any lure. They are held against the catalogue's spread and have no
  * part in it: what an angler owns changes nothing for the others.
+ * @param lean how far an angler's log shifts the weights of the schools, in balance
  */
-export function rank(request: Request, own: readonly Finish[] = []): Worked {
+export function rank(request: Request, own: readonly Finish[] = [], lean: Lean = {}): Worked {
   const conditions = resolve(request)
   const scene = buildScene(conditions.scene)
   const prey = preyLooks(scene, conditions.food)
@@ -53,7 +54,7 @@ export function rank(request: Request, own: readonly Finish[] = []): Worked {
       (Object.keys(MEASURES) as Measure[]).map(k => [k, spreadOf(measured, k)]),
     ) as Moment['field'],
   }
-  const judge = prepareJudge(moment, measured)
+  const judge = prepareJudge(moment, measured, lean)
   const extra = own.filter(f => f.lure === conditions.lure && !measured.some(m => m.finish === f))
   const all = [...measured, ...extra.map(f => measure(f, scene, prey))]
   const ranked = all.map(judge.judge).sort((a, b) => b.score - a.score || (a.finish.id < b.finish.id ? -1 : 1))

@@ -36,6 +36,8 @@ export const SEASON_WORDS = {
     `Leaned ${Math.round(100 * share)} % of the way: ${lowerFirst(SCHOOLS[school].words)} ${shift.toFixed(2)} more.`,
   'season.weights-earned': ({ school, shift }: { school: SchoolId; shift: number; evidence: number }) =>
     `Your log has earned a change: ${lowerFirst(SCHOOLS[school].words)} ${shift.toFixed(2)} more.`,
+  'season.leaned': ({ towards }: { towards: boolean }) =>
+    towards ? 'Your log leans towards it.' : 'Your log leans away from it.',
   'season.swap': (_: None) =>
     'Change rods every ten minutes by the draw: two and a half times as many of your bites then count.',
 } as const

@@ -4,6 +4,7 @@ import { knownFinish } from '#core/box/own'
 import { finishById } from '#core/lure/finish'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
+import { useTaughtStore } from '~/log/taught'
 import { useSettingsStore } from '~/settings/store'
 import { type CallShown, shows } from '~/screen/callShown'
 import { vThroughWater } from '~/figures/throughWater'
@@ -11,6 +12,7 @@ import { NIGHT_WATER, redTone } from '~/figures/tone'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import LureFigure from '~/components/figure/LureFigure.vue'
 import AgreeMarks from './AgreeMarks.vue'
+import LogMark from './LogMark.vue'
 import RangeBar from './RangeBar.vue'
 
 /**
@@ -39,6 +41,14 @@ const own = computed(() => !finishById(call.value.finishId))
 const same = computed(() => call.value.same.map(id => knownFinish(id)!))
 /** Most of those that are the same to the fish that a row draws. */
 const DRAWN = 2
+const taught = useTaughtStore()
+const logSays = computed(() => taught.saidOf(call.value.finishId))
+const logWords = computed(() => {
+  const said = logSays.value
+  if (!said) return ''
+  const times = said.sure ? `${said.times.toFixed(1)} times its fellows` : 'even so far'
+  return `Your log here: ${said.hours.toFixed(1)} hours, ${times}.`
+})
 const spoken = computed(() =>
   [
     `${call.value.place}. ${call.value.name}${own.value ? ', your own' : ''}.`,
@@ -47,6 +57,7 @@ const spoken = computed(() =>
       : `First seen at ${lengthNumber(call.value.sightM)} ${length.value.unit}.`,
     `${call.value.agree} of 7 schools agree. ${call.value.reason}`,
     same.value.length ? `The same to the fish: ${same.value.map(f => f.name).join(', ')}.` : '',
+    logWords.value,
   ].join(' '),
 )
 </script>
@@ -73,9 +84,13 @@ export const ROW_PX = { desk: 105, phone: 208 } as const
     <span class="absolute inset-x-0 top-0 flex" :class="phone ? 'flex-wrap' : 'h-21'">
       <span
         class="figure flex items-center justify-center font-semibold"
-        :class="[selected ? 'chosen' : '', phone ? 'h-28 w-11.5 text-rank' : 'absolute top-0 h-26 w-10.5 text-figure']"
+        :class="[
+          selected ? 'chosen' : '',
+          phone ? 'relative h-28 w-11.5 text-rank' : 'absolute top-0 h-26 w-10.5 text-figure',
+        ]"
       >
         {{ call.place }}
+        <LogMark v-if="logSays" :said="logSays" />
       </span>
       <span
         class="flex bg-plate"

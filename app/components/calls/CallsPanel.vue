@@ -8,6 +8,7 @@ import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
 import { useBoxStore } from '~/box/store'
 import { useReadingStore } from '~/reading/store'
+import { useTaughtStore } from '~/log/taught'
 import { useSettingsStore } from '~/settings/store'
 import { type CallShown, callShown, shows } from '~/screen/callShown'
 import { WATCHER_OPTIONS } from '~/words/options'
@@ -21,6 +22,7 @@ const { list: shown, inSight, plate } = useAnswers()
 const store = useReadingStore()
 const settings = useSettingsStore()
 const box = useBoxStore()
+const taught = useTaughtStore()
 const { lengthText } = useUnits()
 
 const rowHeight = computed(() => (props.phone ? ROW_PX.phone : ROW_PX.desk))
@@ -144,6 +146,10 @@ defineExpose({ step })
     <p v-if="settings.watcher === 'fish'" class="border-b border-hair px-3 py-1 text-note text-ink2">
       False colour from two kinds of cone: red is its red-orange cone, blue-green its green one, grey the water it is
       used to.
+    </p>
+    <p v-if="taught.leans" class="flex items-center border-b border-ink px-3 font-semibold">
+      {{ taught.leanedWords }}
+      <NuxtLink to="/log" class="ml-auto flex min-h-11 items-center underline">Season</NuxtLink>
     </p>
     <p v-if="ownedWords" class="border-b border-hair px-3 py-1 text-note">{{ ownedWords }}</p>
     <p class="off" aria-live="polite">{{ first ? `First pick: ${first}` : '' }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { knownFinish } from '#core/box/own'
+import { useTaughtStore } from '~/log/taught'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import { useDayStore } from '~/day/store'
 import type { PlanShown, SpellShown } from '~/day/work'
@@ -9,6 +10,7 @@ import { numberWord } from '~/words/numbers'
 import { LURE_SHORT, cautionName } from '~/words/options'
 
 /** What to carry for the day, what it would lose without each, and what to mind. */
+const taught = useTaughtStore()
 const props = defineProps<{
   plan: PlanShown | null
   progress: number
@@ -62,6 +64,7 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
         <progress class="h-2 flex-1 accent-(--ink)" :value="progress" max="1" aria-label="Lanes worked out" />
         <button type="button" class="min-h-11 px-2 underline" @click="$emit('cancel')">Stop</button>
       </div>
+      <p v-if="taught.leans" class="border-b border-ink py-1 font-semibold">{{ taught.leanedWords }}</p>
       <section v-if="picked && pickedFinish" class="mt-3 border-2 border-ink p-2">
         <p class="text-note text-ink2">{{ LURE_SHORT[day.set.lanes[picked.lane]!.lure] }}, {{ hoursOf(picked) }}</p>
         <p class="figure text-value font-bold">{{ pickedFinish.name }}</p>

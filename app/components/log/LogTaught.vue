@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Effect } from '#core/season-learning/season'
 import { SCHOOLS } from '#core/words/schools'
 import { useFinish } from '~/box/useFinish'
@@ -7,6 +7,7 @@ import { loggedTrip } from '~/log/seasonLog'
 import { useLogStore } from '~/log/store'
 import { type Tap, type Trip, tapsByTrip } from '~/log/trip'
 import { useSeason } from '~/log/useSeason'
+import { useTaughtStore } from '~/log/taught'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useUnits } from '~/settings/useUnits'
@@ -16,7 +17,7 @@ import HandFigure from '~/components/figure/HandFigure.vue'
 
 /**
  * What the log has taught: finishes beside the rods that were in hand in the same half-hours, spots and light, and
- * whether it has earned the schools other weights. Nothing here changes a ranking.
+ * whether it has earned the schools other weights; rankings lean on it where the angler turns that on.
  */
 const props = defineProps<{ trips: readonly Trip[]; taps: readonly Tap[] }>()
 const log = useLogStore()
@@ -32,6 +33,9 @@ const { answer, progress, failed, stopped, stop, read } = useSeason(
   () => logged.value,
   () => settings.units,
 )
+const taught = useTaughtStore()
+// What it says goes to the other places, as marks, and as far as it is let in.
+watch(answer, told => told && taught.keep(told))
 
 const spots = computed(() => new Map(records.list('spot').map(s => [s.id, s.body.name])))
 const waters = computed(() => new Map(records.list('water').map(w => [w.id, w.body.name])))
@@ -151,6 +155,25 @@ const weights = computed(() => answer.value?.weights ?? null)
       <p v-if="groups.length" class="mt-1 text-note text-ink2">
         The line is “as good as its fellows”; to its right twice and four times as good. Solid: sure nine times in ten.
       </p>
+      <div class="mt-4 border-y border-ink py-2">
+        <label class="flex min-h-11 items-center gap-3 font-semibold">
+          <input
+            v-model="settings.leanOnLog"
+            type="checkbox"
+            class="size-6 accent-(--ink)"
+            :disabled="!taught.mayLean"
+          />
+          Lean on my log
+        </label>
+        <p class="text-ink2">
+          <template v-if="taught.mayLean">
+            Lists and plans then lean by as much as the log has earned and no more, and say so. Never a bite by itself.
+          </template>
+          <template v-else>
+            Not yet: it needs 60 bites with another rod tried beside, on 8 trips. Marks in Water come before that.
+          </template>
+        </p>
+      </div>
       <div v-if="weights && answer.used.comparedBites" class="mt-4">
         <h3 class="figure text-value font-bold">Which way of thinking has earned more weight</h3>
         <p>

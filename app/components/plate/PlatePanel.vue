@@ -7,6 +7,7 @@ import { SIDES, type Side } from '#core/lure/types'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
+import { useTaughtStore } from '~/log/taught'
 import { useSettingsStore } from '~/settings/store'
 import { dressOf, drawCoat } from '~/figures/dress'
 import { LURE_SHORT, SCHOOL_OPTIONS, cap } from '~/words/options'
@@ -34,6 +35,14 @@ const finish = computed(() => knownFinish(props.screen.selectedId)!)
 const side = computed(() => store.reading.side)
 const SIDE_WORDS = { level: 'From the side', below: 'From below', above: 'From above' } as const
 const maxM = computed(() => Math.max(...SIDES.map(s => call.value.sightingRangeM[s])) * 1.02)
+const taught = useTaughtStore()
+const logWords = computed(() => {
+  const said = taught.saidOf(props.screen.selectedId)
+  if (!said) return ''
+  const [times, low, high] = [said.times, said.low, said.high].map(v => v.toFixed(2))
+  const held = `${times} times its fellows, eight in ten ${low} to ${high}`
+  return `Your log: ${said.hours.toFixed(1)} h, ${held}${said.sure ? '' : '; too few to be sure'}.`
+})
 const chart = ref(false)
 /** Night draws tone; colour only while the button is held. */
 const showColour = ref(false)
@@ -126,6 +135,7 @@ const subtitle = computed(() => {
       </button>
       <h2 class="figure text-figure leading-tight font-bold max-sm:text-title">{{ finish.name }}</h2>
       <p class="text-ink2">{{ subtitle }}</p>
+      <p v-if="logWords">{{ logWords }}</p>
     </header>
     <NamedFigure :finish="finish" :red="red && !showColour" :dressing="dressing" />
     <SeenStrip :lure="finish.lure" :strip="screen.strip" :fish-m="screen.fishM" :red="red" />

@@ -1,0 +1,58 @@
+import { useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import type { Lean } from '#core/ranking/judge'
+import { ENGINE_VERSION } from '#core/ranking/recommend'
+import type { SeasonAnswer } from '#core/season-learning/season'
+import { useSettingsStore } from '~/settings/store'
+
+/** What the log says of a finish beside the rods in hand with it. */
+export interface Said {
+  times: number
+  low: number
+  high: number
+  hours: number
+  /** Better or worse than its fellows nine times in ten. */
+  sure: boolean
+}
+/** What the log taught when it was read last, kept on the device for the other places. */
+interface Taught {
+  engine: string
+  /** How far the log is let in, 0-1, and what it shifts. */
+  leaned: number
+  shifts: Lean
+  finishes: Record<string, Said>
+}
+const NOTHING: Taught = { engine: '', leaned: 0, shifts: {}, finishes: {} }
+/** A finish in hand for less than this is not marked, hours. */
+const LEAST_HOURS = 1
+
+/** What the log has taught, and whether rankings lean on it. */
+export const useTaughtStore = defineStore('taught', () => {
+  const settings = useSettingsStore()
+  const stored = useLocalStorage<Taught>('piscator.taught', NOTHING)
+  /** What another engine was taught says nothing of this one's schools. */
+  const taught = computed(() => (stored.value.engine === ENGINE_VERSION ? stored.value : NOTHING))
+
+  function keep({ weights, effects }: SeasonAnswer): void {
+    const finishes: Taught['finishes'] = {}
+    for (const e of effects)
+      if (e.level === 'finish' && e.hours >= LEAST_HOURS && e.says)
+        finishes[e.id] = {
+          times: e.times,
+          low: e.low,
+          high: e.high,
+          hours: e.hours,
+          sure: e.chanceBetter >= 0.9 || e.chanceBetter <= 0.1,
+        }
+    const shifts = Object.fromEntries(weights.schools.flatMap(s => (s.shift === 0 ? [] : [[s.id, s.shift]])))
+    stored.value = { engine: ENGINE_VERSION, leaned: weights.leaned, shifts, finishes }
+  }
+  const mayLean = computed(() => taught.value.leaned > 0 && Object.keys(taught.value.shifts).length > 0)
+  /** What rankings lean by: nothing unless the angler turned it on. */
+  const lean = computed<Lean>(() => (settings.leanOnLog && mayLean.value ? taught.value.shifts : {}))
+  const leans = computed(() => Object.keys(lean.value).length > 0)
+  const leanedWords = computed(() => `With your log, let in ${Math.round(100 * taught.value.leaned)} % of the way.`)
+  const saidOf = (finishId: string): Said | null => taught.value.finishes[finishId] ?? null
+  return { keep, mayLean, lean, leans, leanedWords, saidOf }
+})
