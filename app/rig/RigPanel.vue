@@ -162,7 +162,10 @@ async function begin() {
         <p class="ml-auto text-ink2">Not begun: nothing is kept until you begin.</p>
       </div>
       <p v-if="taught.leans" class="border-b border-hair px-4 py-2 font-semibold">{{ taught.leanedWords }}</p>
-      <p v-if="waiting" class="p-4" aria-busy="true">Asking the water …</p>
+      <!-- As high as the rods will be, so that nothing moves when they come. -->
+      <div v-for="i in waiting ? MOST_RODS : 0" :key="`w${i}`" class="h-31.5 border-b border-ink p-4" aria-busy="true">
+        <p v-if="i === 1" role="status">Asking the water …</p>
+      </div>
       <RigRow
         v-for="(r, i) in waiting ? [] : rods"
         :key="i"
@@ -222,6 +225,11 @@ async function begin() {
           boat, one water, and the day itself sets them side by side.
         </p>
       </div>
+      <p v-if="failed" role="alert">The ranking could not be worked out; the rods can be rigged by hand.</p>
+      <p class="text-ink2">Works without a signal; times are this device’s.</p>
+      <button type="button" class="action disabled:opacity-60" :disabled="waiting || !rods.length" @click="begin">
+        Begin{{ waters.current ? ` at ${waters.current.name}` : '' }}
+      </button>
       <div v-if="line">
         <h3 class="figure border-b border-ink pb-1 text-value font-bold">Line</h3>
         <p class="pt-1 leading-snug">{{ line }}</p>
@@ -230,11 +238,6 @@ async function begin() {
         <h3 class="figure border-b border-ink pb-1 text-value font-bold">Mind these</h3>
         <p v-for="c in cautions" :key="c" class="border-b border-hair py-1.5 leading-snug">{{ c }}</p>
       </div>
-      <p v-if="failed" role="alert">The ranking could not be worked out; the rods can be rigged by hand.</p>
-      <p class="text-ink2">Works without a signal; times are this device’s.</p>
-      <button type="button" class="action disabled:opacity-60" :disabled="waiting || !rods.length" @click="begin">
-        Begin{{ waters.current ? ` at ${waters.current.name}` : '' }}
-      </button>
     </div>
   </section>
 </template>

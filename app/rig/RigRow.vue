@@ -50,7 +50,7 @@ const WORDS = [
 
 <template>
   <div class="border-b border-ink">
-    <div class="relative grid grid-cols-[minmax(96px,170px)_minmax(0,230px)_minmax(0,1fr)] gap-3 px-4 py-3">
+    <div class="relative grid min-h-31 grid-cols-[minmax(96px,170px)_minmax(0,230px)_minmax(0,1fr)] gap-3 px-4 py-3">
       <svg
         class="pointer-events-none absolute inset-x-4 top-13 h-6 w-[calc(100%-2rem)]"
         viewBox="0 0 660 24"

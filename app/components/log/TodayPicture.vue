@@ -107,7 +107,7 @@ const most = computed(() => Math.max(1, ...bands.value.map(b => b.perHour ?? 0))
           <td>{{ crew[h.who] }} {{ clock(h.fromMs) }} to {{ clock(h.toMs) }}</td>
         </tr>
       </table>
-      <h3 class="figure mt-4 text-value font-bold">Bites an hour, by the light</h3>
+      <h2 class="figure mt-4 text-value font-bold">Bites an hour, by the light</h2>
       <ul>
         <li
           v-for="b in bands"
