@@ -2,7 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import type { Lean } from '#core/ranking/judge'
-import { ENGINE_VERSION } from '#core/ranking/recommend'
+import { ENGINE_VERSION } from '#core/ranking/version'
 import type { SeasonAnswer } from '#core/season-learning/season'
 import { useSettingsStore } from '~/settings/store'
 

@@ -22,9 +22,6 @@ import { type Measured, type PreyLook, measure, preyLooks } from '#core/sight/me
 import { buildScene } from '#core/sight/scene'
 import { said } from '#core/words/sentence'
 
-/** Version of the engine: raised with every change that can move a ranking, and kept with every call. */
-export const ENGINE_VERSION = '2026.12.0'
-
 /** A ranking with its working still attached, for the screen. */
 export interface Worked {
   moment: Moment

@@ -1,7 +1,7 @@
 import { isEqual } from 'ohash'
 import { Op, col, fn, literal } from 'sequelize'
 import type { Answer } from '#core/ranking/answer'
-import { ENGINE_VERSION } from '#core/ranking/recommend'
+import { ENGINE_VERSION } from '#core/ranking/version'
 import { finishById } from '#core/lure/finish'
 import type { Request } from '#core/request/request'
 import type { CallInput } from '#shared/schema/call'

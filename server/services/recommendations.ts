@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache'
 import type { Job, Worked } from '#server/ranking/jobs'
-import { ENGINE_VERSION } from '#core/ranking/recommend'
+import { ENGINE_VERSION } from '#core/ranking/version'
 
 /** Works out the answer to a job for a device; ends early where the signal says that nobody wants it any more. */
 export type Worker = (job: Job, device: string, signal?: AbortSignal) => Promise<Worked>

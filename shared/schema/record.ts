@@ -174,7 +174,7 @@ export interface TripRecord {
   asked: Request
   trial: TrialPart | null
   note: string
-  /** Who is aboard, by name; one without a name where it is not said. Each fishes the rod of the same number at first. */
+  /** Who is aboard, by name, each with the rod of the same number at first; one without a name where it is not said. */
   crew?: string[]
   /** Every cast is tapped: casts not tapped were not made. */
   castsCounted?: boolean
