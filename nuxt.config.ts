@@ -34,6 +34,7 @@ export default defineNuxtConfig({
     databaseUrl: '',
     // A SensorThings service with the weather to come: the simulated station's, in the demonstration.
     stationUrl: '',
+    stationSimulated: '',
     // An NMEA 0183 line over TCP: a gateway of the boat, or the simulated one of the demonstration.
     nmea: { host: '', port: '', simulated: '' },
     // The newest secret, which seals; and older ones, with commas between, which only open.

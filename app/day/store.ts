@@ -53,6 +53,8 @@ export const useDayStore = defineStore('day', () => {
   /** Let the held changes go. */
   const unpin = () => change({ pins: [] })
   const forecast = ref<'none' | 'coming' | 'here' | 'away'>('none')
+  /** Whether the station it came from is made up. */
+  const simulated = ref(false)
   /** Take the hours, and in salt water the tide, from the station; what it does not tell stays as it was. */
   async function takeForecast(): Promise<void> {
     forecast.value = 'coming'
@@ -70,6 +72,7 @@ export const useDayStore = defineStore('day', () => {
         }),
         tide: reading.reading.salinity === 'fresh' || !told.tide.length ? null : told.tide,
       })
+      simulated.value = told.simulated
       forecast.value = 'here'
     } catch {
       forecast.value = 'away'
@@ -143,6 +146,7 @@ export const useDayStore = defineStore('day', () => {
     pin,
     unpin,
     forecast,
+    simulated,
     takeForecast,
     date,
     request,

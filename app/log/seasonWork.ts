@@ -1,8 +1,9 @@
-import type { Request } from '#core/request/request'
 import type { LoggedTrip } from '#core/season-learning/log'
 import { type SeasonAnswer, askedIn, seasonOf } from '#core/season-learning/season'
 import { type Stands, standsIn } from '#core/season-learning/stands'
+import { ENGINE_VERSION } from '#core/ranking/version'
 import type { UnitSystem } from '#core/units'
+import { NOTHING_KEPT, type RankingsKept, openRankings } from './rankingsKept'
 import { withLightTable } from '~/screen/lightTable'
 
 /** How far the rankings of a log's half-hours have come. */
@@ -18,17 +19,27 @@ export type SeasonResult = Ranked | SeasonAnswer
 
 /** Rankings worked out so far, by what was asked: a log that grows by a tap asks for one more. */
 const known = new Map<string, Stands>()
-function standsOf(asked: Request): Stands {
-  const key = JSON.stringify(asked)
-  let stands = known.get(key)
-  if (!stands) known.set(key, (stands = standsIn(asked)))
-  return stands
+let kept: Promise<RankingsKept> | null = null
+
+/** What the device keeps, read into what is known once. */
+function keptHere(): Promise<RankingsKept> {
+  kept ??= openRankings(ENGINE_VERSION)
+    .then(async shelf => {
+      for (const [key, stands] of await shelf.all()) known.set(key, stands)
+      return shelf
+    })
+    .catch(() => NOTHING_KEPT)
+  return kept
 }
 
-function rankSome(trips: readonly LoggedTrip[], most: number): Ranked {
+async function rankSome(trips: readonly LoggedTrip[], most: number): Promise<Ranked> {
+  const shelf = await keptHere()
   const all = askedIn(trips)
   const missing = all.filter(asked => !known.has(JSON.stringify(asked)))
-  for (const asked of missing.slice(0, most)) standsOf(asked)
+  const fresh = new Map(missing.slice(0, most).map(asked => [JSON.stringify(asked), standsIn(asked)]))
+  for (const [key, stands] of fresh) known.set(key, stands)
+  // A device without room for them works them out again.
+  await shelf.add(fresh).catch(() => {})
   return { done: all.length - Math.max(0, missing.length - most), total: all.length }
 }
 
@@ -37,6 +48,6 @@ export async function workSeason(ask: SeasonAsk): Promise<SeasonResult> {
   await withLightTable()
   const { trips } = ask
   if (ask.kind === 'rank') return rankSome(trips, ask.most)
-  const stands = askedIn(trips).map(asked => ({ asked, stands: standsOf(asked) }))
+  const stands = askedIn(trips).map(asked => ({ asked, stands: known.get(JSON.stringify(asked)) ?? standsIn(asked) }))
   return seasonOf({ trips, units: ask.units }, stands)
 }

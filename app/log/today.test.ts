@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
+import { endedOf } from './ended'
 import { BANDS, byLight, changesOf, heldRods, hungOf, lightThrough, luxAt } from './today'
 
 const asked = {
@@ -56,5 +57,21 @@ describe('the light of a trip', () => {
     expect(changesOf({ ...body, changes: [{ rod: 1, at: minute(30), finishId: 'jerkbait.bone' }] })).toEqual([
       { rod: 1, ms: ms(30) },
     ])
+  })
+})
+
+describe('a trip that has ended', () => {
+  it('comes to what happened, what counts, and what is still worth noting', () => {
+    const over = { ...trip, body: { ...body, endedAt: minute(120) } }
+    const e = endedOf(over, taps)
+    expect(e).toMatchObject({ hours: 2, pausedHours: 0, bites: 3, landed: 1, follows: 1, unnamed: 1 })
+    expect(e.anglers).toEqual([
+      { name: 'Maren', bites: 2 },
+      { name: 'Jo', bites: 1 },
+    ])
+    expect(e.best).toMatchObject({ rod: 1, bites: 2 })
+    expect(e.compared).toBeLessThanOrEqual(e.bites)
+    const alone = { ...over, body: { ...over.body, crew: undefined, rods: body.rods.slice(0, 1) } }
+    expect(endedOf(alone as never, []).best).toBeNull()
   })
 })

@@ -124,7 +124,10 @@ useKeys({
   lures: () => open('lures'),
   help: () => open('help'),
 })
+const route = useRoute()
 onMounted(() => {
+  // Other places send here to ask which lure.
+  if (route.query.open === 'lures') sheet.value = 'lures'
   void calls.load()
   void waters.load()
   void records.load()

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useMediaQuery, useNow } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
 import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import StartTrial from '~/components/log/StartTrial.vue'
 import TrialNow from '~/components/log/TrialNow.vue'
 import TodayPicture from '~/components/log/TodayPicture.vue'
+import TripEnded from '~/components/log/TripEnded.vue'
 import TripNow from '~/components/log/TripNow.vue'
 import RigPanel from '~/rig/RigPanel.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
@@ -29,6 +30,15 @@ const phone = useMediaQuery('(max-width: 899px)')
 const TABS = ['Today', 'Two-colour test', 'Season'] as const
 const tab = ref<(typeof TABS)[number]>('Today')
 const testing = computed(() => !!log.current?.body.trial)
+/** The trip that ended while this page was open. */
+const endedId = ref<string | null>(null)
+watch(
+  () => log.current?.id,
+  (now, before) => {
+    if (before && !now) endedId.value = before
+  },
+)
+const ended = computed(() => log.trips.find(t => t.id === endedId.value && t.body.endedAt && !t.body.trial) ?? null)
 const where = ref(false)
 const now = useNow({ interval: 30_000 })
 const nowMs = computed(() => now.value.getTime())
@@ -74,7 +84,10 @@ onMounted(async () => {
           <TripNow :phone="phone" :class="phone ? '' : 'border-r-2 border-ink'" />
           <TodayPicture v-if="!phone" :now-ms="nowMs" />
         </div>
-        <RigPanel v-else />
+        <template v-else>
+          <TripEnded v-if="ended" :trip="ended" @close="endedId = null" @season="tab = 'Season'" />
+          <RigPanel />
+        </template>
       </template>
       <template v-else>
         <TrialNow v-if="testing" :phone="phone" />

@@ -188,6 +188,7 @@ async function begin() {
         <button type="button" class="quiet" :aria-pressed="full" @click="full = !full">
           {{ full ? 'Leave line and size out' : 'Line and size' }}
         </button>
+        <NuxtLink to="/?open=lures" class="quiet flex items-center">Which lure here?</NuxtLink>
         <span class="min-w-48 flex-1 text-ink2">Tap a lure to change it. What the box has is used first.</span>
       </p>
     </div>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { finishById, finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
+import type { PairOut } from '#core/which-lure/pairs'
 import type { PairLine } from '#core/which-lure/pairLines'
 import { type PairSide, sideWords } from '#core/words/pairs'
 import { cap } from '~/words/options'
@@ -9,7 +10,13 @@ import DragHandle from '~/components/common/DragHandle.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /** Two lures that anglers swap, along what turns them: the diamond is now, and may be dragged to ask "what if". */
-const props = defineProps<{ pair: PairLine; bests: Readonly<Record<string, string>>; width: number }>()
+const props = defineProps<{
+  pair: PairLine
+  /** What decides now, also where now is off the line. */
+  now: PairOut | null
+  bests: Readonly<Record<string, string>>
+  width: number
+}>()
 /** Where it is dragged to; null where it stands at now. */
 const asked = ref<number | null>(null)
 watch(
@@ -34,10 +41,10 @@ const figures = computed(() =>
   ([props.pair.a, props.pair.b] as PairSide[]).map((side, i) => {
     const lure: LureId = side === 'knocking' || side === 'silent' ? 'lipless-crankbait' : side
     const finish = finishById(props.bests[lure] ?? '') ?? finishesOf(lure)[0]!
-    return { words: cap(sideWords(side)), finish, wins: step.value?.wins === (i ? 'b' : 'a') }
+    return { words: cap(sideWords(side)), finish, wins: (step.value ?? props.now)?.wins === (i ? 'b' : 'a') }
   }),
 )
-const told = computed(() => step.value?.why.text ?? 'This cover is not on the line between them.')
+const told = computed(() => (step.value ?? props.now)?.why ?? null)
 </script>
 
 <template>
@@ -100,7 +107,7 @@ const told = computed(() => step.value?.why.text ?? 'This cover is not on the li
     </p>
     <p>
       <span v-if="asked !== null" class="font-semibold">What if:</span>
-      {{ told }}
+      {{ told?.text }}
       <button v-if="asked !== null" type="button" class="min-h-11 px-1 underline" @click="asked = null">
         Back to now
       </button>

@@ -5,6 +5,7 @@ import { coverOf } from '#core/cover/cover'
 import { finishById } from '#core/lure/finish'
 import { LURES, type LureId } from '#core/lure/types'
 import { PHASE_WORDS } from '#core/season/phase'
+import type { PairLine as PairLineOut } from '#core/which-lure/pairLines'
 import type { HereLure } from '#core/which-lure/answer'
 import { useBoxStore } from '~/box/store'
 import { waterColour } from '~/figures/waterColour'
@@ -65,6 +66,7 @@ const SENSES = [
   { words: 'felt', d: 'M0 7q3 -9 6 0q3 9 6 0q3 -7 6 0q3 5 6 0q3 -3 6 0', line: 1.6, dash: undefined },
   { words: 'heard', d: 'M0 7H34', line: 2, dash: '6 5' },
 ] as const
+const pairNow = ({ a, b }: PairLineOut) => answer.value?.pairs.find(p => p.a === a && p.b === b) ?? null
 const part = ref<'depth' | 'pairs' | 'out'>('depth')
 const PARTS = [
   { id: 'depth', words: 'By depth' },
@@ -264,7 +266,14 @@ const step = (by: number) => {
         <h3 v-if="!phone" class="figure text-lead font-bold">Pairs people swap</h3>
         <div ref="pairsBox" class="flex flex-col gap-3">
           <template v-if="pairsPx">
-            <PairLine v-for="p in lines" :key="`${p.a} ${p.b}`" :pair="p" :bests="bests" :width="pairsPx" />
+            <PairLine
+              v-for="p in lines"
+              :key="`${p.a} ${p.b}`"
+              :pair="p"
+              :now="pairNow(p)"
+              :bests="bests"
+              :width="pairsPx"
+            />
           </template>
           <p v-if="!lines.length" class="text-ink2">Turning points are being worked out.</p>
         </div>

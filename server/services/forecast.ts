@@ -18,8 +18,14 @@ export const beginningOf = ({ date, utcOffsetMin }: ForecastQuery): number => mi
  * The day's forecast and tide from a SensorThings station (OGC 18-088, part 1).
  * @param base address of the service, up to its version
  * @param midnightMs the day's beginning on the clock of its place
+ * @param simulated whether what it tells is made up, as the operator says
  */
-export async function readForecast(base: string, midnightMs: number, fetcher: Fetch = fetch): Promise<ForecastOut> {
+export async function readForecast(
+  base: string,
+  midnightMs: number,
+  simulated: boolean,
+  fetcher: Fetch = fetch,
+): Promise<ForecastOut> {
   const streams = await streamsOf(base, fetcher)
   const of = async (name: string) => {
     const link = streams.get(name)
@@ -41,7 +47,7 @@ export async function readForecast(base: string, midnightMs: number, fetcher: Fe
   put(rain!, v => ({ rain: v >= RAINS }))
   put(lightning!, v => ({ lightning: v >= LIGHTNING }))
   return {
-    simulated: true,
+    simulated,
     hours: [...hours].sort(([a], [b]) => a - b).map(([, h]) => h),
     tide: level!.map(({ ms, result }) => ({ atMin: (ms - midnightMs) / MINUTE_MS, heightM: result })),
   }

@@ -23,7 +23,7 @@ export const forecastQuery = Joi.object<ForecastQuery>({
   .messages({ 'object.unknown': 'The address holds something Piscator does not know. Take it out.' })
 
 export interface ForecastOut {
-  /** Always true: the station that ships with Piscator is made up. */
+  /** Whether the station is made up, as the one that ships with Piscator is. */
   simulated: boolean
   /** Hours of the day that the station tells of, on the clock of the place; there may be holes. */
   hours: DayHour[]

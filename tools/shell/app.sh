@@ -39,7 +39,7 @@ BOAT="$ROOT/tools/devices/boat.ts"
 devices_start() {
   devices_stop
   if device_start station "$STATION" 1000 STATION_PORT; then
-    export NUXT_STATION_URL="http://$APP_HOST:$DEVICE_PORT/v1.1"
+    export NUXT_STATION_URL="http://$APP_HOST:$DEVICE_PORT/v1.1" NUXT_STATION_SIMULATED=1
   fi
   if device_start boat "$BOAT" 2000 BOAT_PORT; then
     export NUXT_NMEA_HOST="$APP_HOST" NUXT_NMEA_PORT="$DEVICE_PORT" NUXT_NMEA_SIMULATED=1

@@ -53,12 +53,12 @@ async function fillRods() {
     filling.value = false
   }
 }
-const FORECAST = {
-  none: 'From the simulated station that ships with the demonstration.',
+const FORECAST = computed(() => ({
+  none: 'From the weather station this Piscator knows.',
   coming: 'Asking the station …',
-  here: 'Taken from the simulated station. Pull it about as you see fit.',
+  here: `Taken from the ${day.simulated ? 'simulated ' : ''}station. Pull it about as you see fit.`,
   away: 'The station does not answer. What you set stays; try again later.',
-}
+}))
 const two = (h: number) => `${h}:00`
 </script>
 

@@ -8,10 +8,10 @@ export default defineEventHandler(async event => {
   if (!Number.isFinite(midnight)) {
     throw faultError(422, [{ path: 'date', code: 'date', message: 'The date is not in the calendar.' }])
   }
-  const { stationUrl } = useRuntimeConfig(event)
+  const { stationUrl, stationSimulated } = useRuntimeConfig(event)
   try {
     if (!stationUrl) throw new StationAwayError('no station is set')
-    return await readForecast(stationUrl, midnight)
+    return await readForecast(stationUrl, midnight, Boolean(stationSimulated))
   } catch (error) {
     if (!(error instanceof StationAwayError)) throw error
     setResponseHeader(event, 'retry-after', 30)
