@@ -16,9 +16,8 @@ const h = (hours: number) => `${hours.toFixed(1)} h`
 const lines = computed(() => {
   const e = ended.value
   const paused = e.pausedHours > 0.05 ? `, ${h(e.pausedHours)} of it paused` : ''
-  const best =
-    e.best &&
-    `${finishName(e.best.finishId)}, rod ${e.best.rod + 1}, led by bites an hour: ${e.best.bites} in ${h(e.best.hours)}. By itself that says little.`
+  const b = e.best
+  const led = b && `${finishName(b.finishId)}, rod ${b.rod + 1}, led by bites an hour: ${b.bites} in ${h(b.hours)}.`
   const compared =
     e.compared === e.bites && e.bites
       ? `All of them count in Season: another rod was tried beside each.`
