@@ -39,15 +39,6 @@ const CREEK = [
   'water=018f0000-0000-4000-8000-000000000003',
 ].join('&')
 
-/** A water of one's own with a spot and a year of readings. */
-async function watersShown(page: Page): Promise<void> {
-  await page.keyboard.press('w')
-  await page.getByRole('button', { name: /^Umber Creek/ }).click()
-  await page.getByRole('button', { name: 'Make it mine' }).click()
-  await page.getByRole('button', { name: 'New spot' }).click()
-  await page.getByLabel('Name of the spot').fill('Cut bank')
-  await page.keyboard.press('Tab')
-}
 /** Nine hung, an order guessed, half of them gone. */
 async function hungUp(page: Page): Promise<void> {
   await page.getByTestId('hung').first().waitFor()
@@ -61,17 +52,6 @@ async function tapped(page: Page, name: string, times: number): Promise<void> {
   const target = page.getByRole('button', { name: new RegExp(`^${name} \\d`) })
   // By the key, since a finger's touches that follow one another at once count as one.
   for (let i = 0; i < times; i++) await target.press('Enter')
-}
-async function tripStarted(page: Page): Promise<void> {
-  await page.getByRole('button', { name: /^Begin(?! the)/ }).click()
-  for (const [name, times] of [
-    ['Cast', 9],
-    ['Bite', 3],
-    ['Follow', 2],
-    ['Miss', 1],
-    ['Landed', 2],
-  ] as const)
-    await tapped(page, name, times)
 }
 async function tested(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Two-colour test' }).click()
@@ -165,6 +145,29 @@ async function taught(page: Page): Promise<void> {
   await page.getByText(/Which way of thinking/).waitFor({ timeout: 60_000 })
 }
 
+const GRASS = `${DAY}&cover=grass&dense=scattered&top=0.9&bottom=1.8&behind=green-weed`
+/** Which lure here, with where the pairs turn. */
+async function whichLure(page: Page): Promise<void> {
+  await page.keyboard.press('k')
+  await page.getByRole('radio').nth(7).waitFor()
+  await page.waitForTimeout(1500)
+}
+/** Water's rods with two aboard, a drawer open. */
+async function rigged(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: '2' }).click()
+  await page.getByRole('textbox', { name: 'Name of angler 1' }).fill('Maren')
+  await page.getByRole('textbox', { name: 'Name of angler 2' }).fill('Jo')
+  await page.getByRole('button', { name: /^Change rod 2/ }).click()
+  await page.waitForTimeout(1200)
+}
+/** Two aboard with some bites. */
+async function crewStarted(page: Page): Promise<void> {
+  await rigged(page)
+  await page.getByRole('button', { name: /^Begin(?! the)/ }).click()
+  for (const target of ['Bite, Maren', 'Follow, Jo', 'Landed, Jo'])
+    await page.getByRole('button', { name: new RegExp(`^${target}`) }).press('Enter')
+}
+
 interface Shot {
   name: string
   /** Where it is looked at: the water where none is named. */
@@ -182,7 +185,8 @@ const SHOTS: Shot[] = [
   { name: 'dusk', query: DUSK, theme: 'dusk', size: DESK },
   { name: 'night', query: NIGHT, theme: 'night', size: DESK },
   { name: 'phone', query: DAY, theme: 'noon', size: PHONE },
-  { name: 'conditions', query: DAY, theme: 'noon', size: DESK, then: p => p.keyboard.press('c') },
+  { name: 'which-lure', query: GRASS, theme: 'noon', size: DESK, then: whichLure },
+  { name: 'phone-lure', query: GRASS, theme: 'dusk', size: PHONE, then: whichLure },
   { name: 'readings', query: DAY, theme: 'noon', size: DESK, then: desk },
   { name: 'day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: DESK, then: planned },
   { name: 'day-night', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'night', size: DESK, then: planned },
@@ -205,13 +209,11 @@ const SHOTS: Shot[] = [
       await p.waitForTimeout(800)
     },
   },
-  { name: 'waters', query: DAY, theme: 'noon', size: DESK, then: watersShown },
   { name: 'bench', place: 'bench', query: CREEK, theme: 'noon', size: DESK, then: hungUp },
-  { name: 'phone-bench', place: 'bench', query: CREEK, theme: 'noon', size: PHONE, then: hungUp },
-  { name: 'phone-log', place: 'log', query: DAY, theme: 'noon', size: PHONE, then: tripStarted },
+  { name: 'rig', place: 'log', query: DAY, theme: 'noon', size: DESK, then: rigged },
+  { name: 'phone-log', place: 'log', query: DAY, theme: 'night', size: PHONE, then: crewStarted },
   { name: 'trial', place: 'log', query: DAY, theme: 'noon', size: DESK, then: tested },
   { name: 'season', place: 'log', query: DAY, theme: 'noon', size: DESK, then: taught },
-  { name: 'phone-box', place: 'box', query: DAY, theme: 'noon', size: PHONE, then: filled },
 ]
 const wanted = process.argv.slice(2)
 

@@ -4,6 +4,7 @@ import type { Rod, Spoil, TapKind, TapRecord, TripRecord } from '#shared/schema/
 import { finishById } from '#core/lure/finish'
 import { changedWords, conditionsWords } from './carried'
 import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
+import { drawnAt } from './draw'
 import { readTapsCsv, tapsCsv } from './csv'
 import { finishesCsv, logJson, readLog } from './files'
 import { differences, pairFor, rodWords, sameColour } from './pair'
@@ -123,6 +124,28 @@ describe('two aboard', () => {
     expect(changesToCome({ ...body, changes }, [])).toEqual([changes[1], changes[0]])
     expect(changesToCome({ ...body, changes }, taps)).toEqual([changes[1]])
     expect([isPaused(taps.slice(0, 7)), isPaused(taps)]).toEqual([true, false])
+  })
+})
+
+describe('rods by the draw', () => {
+  const draw = { seed: 7, everyMin: 10, from: at(0) }
+  const rods = trip().rods
+  const order = Array.from({ length: 30 }, (_, i) => drawnAt({ draw, rods }, Date.parse(at(10 * i + 1)))!.rod)
+  it('come each once in a round, in an order that is drawn, the same for the same seed', () => {
+    for (let i = 0; i + rods.length <= order.length; i += rods.length)
+      expect(order.slice(i, i + rods.length).sort()).toEqual(rods.map((_, k) => k))
+    expect(new Set(Array.from({ length: 15 }, (_, i) => order[rods.length * i])).size).toBeGreaterThan(1)
+    expect(drawnAt({ draw, rods }, Date.parse(at(3)))).toEqual({ rod: order[0], untilMs: Date.parse(at(10)) })
+    expect(drawnAt({ rods }, 0)).toBeNull()
+  })
+  it('are told to the season as drawn', () => {
+    const taps = [tap(10, 'rod', { rod: 1, drawn: true }), tap(20, 'rod', { rod: 0 })]
+    const { stints } = loggedTrip({ id: TRIP, at: '', body: trip() }, taps, NOW)
+    expect(stints.map(s => [s.fromMin, s.drawn])).toEqual([
+      [0, false],
+      [10, true],
+      [20, false],
+    ])
   })
 })
 

@@ -111,7 +111,7 @@ function stintsOf(
     if (rigged) rods[rod] = rig
     if (what === 'depth') depths[rod] = depthM ?? null
     if (taken) now.rod = rod
-    if (taken || rigged) drawn = tap.body.drawn ?? drawn
+    if (taken) drawn = tap.body.drawn ?? body.trial !== null
     now.rig = rods[now.rod]!
     now.depthM = depths[now.rod] ?? null
     if (what === 'spot') now.spot = spotId ?? null

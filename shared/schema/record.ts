@@ -180,6 +180,8 @@ export interface TripRecord {
   castsCounted?: boolean
   /** What its plan says is still to be tied on. */
   changes?: ComingChange[]
+  /** Rods are changed by a draw from a seed, every so many minutes from a moment on. */
+  draw?: { seed: number; everyMin: number; from: string } | null
 }
 export const TAPS = [
   'cast',
@@ -379,6 +381,11 @@ export const RECORDS = {
       )
       .max(40)
       .label('The changes to come'),
+    draw: record<NonNullable<TripRecord['draw']>>('The draw', {
+      seed: whole('The seed', [0, 2 ** 32]).required(),
+      everyMin: whole('The minutes between changes', [1, 240]).required(),
+      from: momentSchema('The start of the draw').required(),
+    }).allow(null),
   }),
   tap: record<TapRecord>('The tap', {
     tripId: uuidSchema('The trip').required(),

@@ -17,7 +17,6 @@ const TARGETS = [
   { what: 'follow', words: 'Follow', count: (t: Tally) => t.follow },
   { what: 'miss', words: 'Miss', count: (t: Tally) => t.miss },
   { what: 'landed', words: 'Landed', count: (t: Tally) => t.landed },
-  { what: 'cast', words: 'Cast', count: (t: Tally) => t.casts },
 ] as const
 const tallies = computed(() => byAngler(log.current!.body, log.taps))
 const columns = computed(() =>
@@ -52,11 +51,8 @@ const columns = computed(() =>
         v-for="t in TARGETS"
         :key="t.what"
         type="button"
-        class="figure flex items-center justify-between border-t-2 border-ink px-3 font-bold"
-        :class="[
-          t.what === 'landed' ? 'bg-accent text-on-accent' : '',
-          t.what === 'cast' ? 'min-h-14 text-lead' : 'min-h-22 text-figure',
-        ]"
+        class="figure flex min-h-22 items-center justify-between border-t-2 border-ink px-3 text-figure font-bold"
+        :class="t.what === 'landed' ? 'bg-accent text-on-accent' : ''"
         :aria-label="`${t.words}, ${c.name}, ${t.count(c.tally)} so far`"
         @click="e => log.touch(t.what, e, c.who)"
       >

@@ -12,6 +12,7 @@ import HandFigure from '~/components/figure/HandFigure.vue'
 import CarriedRows from './CarriedRows.vue'
 import CrewTargets from './CrewTargets.vue'
 import NextChange from './NextChange.vue'
+import DrawnRod from './DrawnRod.vue'
 import LastTap from './LastTap.vue'
 import LogTargets from './LogTargets.vue'
 import RodRow from './RodRow.vue'
@@ -85,6 +86,7 @@ const listed = ref(false)
     </ul>
     <LogTargets v-if="crew.length < 2" :tally="tally" lead="landed" :casts="String(tally.casts)" />
     <LastTap />
+    <DrawnRod v-if="crew.length < 2" :now-ms="now.getTime()" />
     <div class="p-4">
       <p class="flex flex-wrap items-center gap-2">
         <Choice
