@@ -1,5 +1,6 @@
 import type { LoggedTrip } from '#core/season-learning/log'
-import { type SeasonAnswer, askedIn, seasonOf } from '#core/season-learning/season'
+import { type PoolShare, poolShare } from '#core/season-learning/pool'
+import { type SeasonAnswer, askedIn, prepared, seasonOf } from '#core/season-learning/season'
 import { type Stands, standsIn } from '#core/season-learning/stands'
 import { ENGINE_VERSION } from '#core/ranking/version'
 import type { UnitSystem } from '#core/units'
@@ -15,7 +16,8 @@ export interface Ranked {
 export type SeasonAsk =
   | { kind: 'rank'; trips: readonly LoggedTrip[]; most: number }
   | { kind: 'season'; trips: readonly LoggedTrip[]; units: UnitSystem }
-export type SeasonResult = Ranked | SeasonAnswer
+  | { kind: 'pool'; trips: readonly LoggedTrip[] }
+export type SeasonResult = Ranked | SeasonAnswer | PoolShare
 
 /** Rankings worked out so far, by what was asked: a log that grows by a tap asks for one more. */
 const known = new Map<string, Stands>()
@@ -49,5 +51,6 @@ export async function workSeason(ask: SeasonAsk): Promise<SeasonResult> {
   const { trips } = ask
   if (ask.kind === 'rank') return rankSome(trips, ask.most)
   const stands = askedIn(trips).map(asked => ({ asked, stands: known.get(JSON.stringify(asked)) ?? standsIn(asked) }))
+  if (ask.kind === 'pool') return poolShare(prepared(trips, stands))
   return seasonOf({ trips, units: ask.units }, stands)
 }

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { LoggedTrip } from '#core/season-learning/log'
+import type { PoolShare } from '#core/season-learning/pool'
 import type { SeasonAnswer } from '#core/season-learning/season'
 import type { UnitSystem } from '#core/units'
 import { handFor } from '~/screen/worker'
@@ -49,6 +50,8 @@ export function useSeason(
       if (mine === newest) failed.value = true
     }
   }
+  /** The log's share of a pool, to be given away as a file: no place, time or finish is in it. */
+  const poolShare = () => work({ kind: 'pool', trips: trips() }) as Promise<PoolShare>
   function stop(): void {
     newest++
     stopped.value = true
@@ -59,5 +62,5 @@ export function useSeason(
     newest++
     end()
   })
-  return { answer, progress, failed, stopped, stop, read }
+  return { answer, progress, failed, stopped, stop, read, poolShare }
 }

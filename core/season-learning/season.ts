@@ -7,6 +7,7 @@ import { type Group, linearSum } from '#core/season-learning/arrow'
 import { type LoggedTrip, type Stratum, askedOf, compares, strataOf } from '#core/season-learning/log'
 import { type HalfHour, type PlaceFit, contrastAmong, fitPlaces, spotKey } from '#core/season-learning/places'
 import {
+  type Layout,
   PRIORS,
   type RigFit,
   type StandsOf,
@@ -144,10 +145,19 @@ interface Tally {
   compared: number
 }
 
-/** What a log says: worked out anew from the trips and the rankings of their half-hours; the same for the same log. */
-export function seasonOf(ask: SeasonAsk, stands: readonly { asked: Request; stands: Stands }[]): SeasonAnswer {
-  const units = ask.units ?? 'metric'
-  const levels = new Set<Level>(ask.levels ?? LEVELS)
+/** A log made ready to be fitted. */
+export interface Prepared {
+  trips: readonly LoggedTrip[]
+  strata: readonly Stratum[]
+  compared: readonly Stratum[]
+  looks: ReadonlyMap<string, string>
+  layout: Layout
+  groups: Group[]
+  standsOf: StandsOf
+}
+
+/** Trips as stretches of comparison, with the rankings of their half-hours. */
+export function prepared(all: readonly LoggedTrip[], stands: readonly { asked: Request; stands: Stands }[]): Prepared {
   const known = new Map(stands.map(s => [JSON.stringify(s.asked), s.stands]))
   // A stint's conditions are looked up often: by what they say once, then by which they are.
   const found = new WeakMap<Request, Stands>()
@@ -156,12 +166,19 @@ export function seasonOf(ask: SeasonAsk, stands: readonly { asked: Request; stan
     if (!stands) found.set(asked, (stands = known.get(JSON.stringify(asked))!))
     return stands
   }
-  const trips = ask.trips.filter(t => t.asItHappened)
+  const trips = all.filter(t => t.asItHappened)
   const strata = trips.flatMap((t, i) => strataOf(t, i)).filter(s => s.cells.length)
   const compared = strata.filter(compares)
   const looks = usualLooks(strata, standsOf)
   const layout = layoutOf(compared, id => looks.get(id) ?? null)
-  const groups = tripGroups(compared, layout, standsOf)
+  return { trips, strata, compared, looks, layout, groups: tripGroups(compared, layout, standsOf), standsOf }
+}
+
+/** What a log says: worked out anew from the trips and the rankings of their half-hours; the same for the same log. */
+export function seasonOf(ask: SeasonAsk, stands: readonly { asked: Request; stands: Stands }[]): SeasonAnswer {
+  const units = ask.units ?? 'metric'
+  const levels = new Set<Level>(ask.levels ?? LEVELS)
+  const { trips, strata, compared, looks, layout, groups, standsOf } = prepared(ask.trips, stands)
   const fit = fitRigs(layout, groups)
   const bitesIn = (of: readonly Stratum[]) => of.reduce((n, s) => n + s.cells.reduce((m, c) => m + c.bites, 0), 0)
   const [bites, comparedBites] = [bitesIn(strata), bitesIn(compared)]

@@ -12,51 +12,64 @@ const TAUS = [0.15, 0.3, 0.6] as const
 /** As good as held at nought. */
 const HELD = 1e9
 
-/** Slope and information of the schools' effects where they are nought, all else eliminated. */
-interface Score {
+/** Slope and information of some effects where they are held, all else eliminated. */
+export interface Score {
   slope: Float64Array
   information: Float64Array
 }
 
+/**
+ * Slope and information of some of the shared effects with all the others eliminated: the Schur complement of what
+ * all share.
+ */
+export function schurOf(
+  { slope, curvature }: { slope: Float64Array; curvature: Float64Array },
+  kept: readonly number[],
+): Score {
+  const p = slope.length
+  const others = [...Array(p).keys()].filter(i => !kept.includes(i))
+  const n = others.length
+  const rest = new Float64Array(n * n)
+  others.forEach((i, a) => others.forEach((j, b) => (rest[a * n + b] = curvature[i * p + j]!)))
+  if (n) choleskyInPlace(rest, n)
+  const solve = (of: (i: number) => number) => (n ? choleskySolve(rest, n, Float64Array.from(others, of)) : others)
+  const solved = kept.map(s => solve(i => curvature[i * p + s]!))
+  const restSlope = solve(i => slope[i]!)
+  const k = kept.length
+  const out: Score = { slope: new Float64Array(k), information: new Float64Array(k * k) }
+  kept.forEach((s, a) => {
+    out.slope[a] = slope[s]! - others.reduce((sum, i, m) => sum + curvature[i * p + s]! * restSlope[m]!, 0)
+    kept.forEach((t, b) => {
+      const through = others.reduce((sum, i, m) => sum + curvature[i * p + t]! * solved[a]![m]!, 0)
+      out.information[a * k + b] = curvature[s * p + t]! - through
+    })
+  })
+  return out
+}
+
+/** The score of some effects where they are held at the prior's mean, all else fitted and eliminated. */
+export function scoreHeld(
+  prior: Prior,
+  groups: readonly Group[],
+  kept: readonly number[],
+  near?: ArrowFit,
+): Score & { fit: ArrowFit } {
+  const held: Prior = { mean: prior.mean, precision: Float64Array.from(prior.precision) }
+  for (const s of kept) held.precision[s] = HELD
+  const fit = fitArrow(held, groups, near)
+  const free: Prior = { mean: prior.mean, precision: Float64Array.from(prior.precision) }
+  for (const s of kept) free.precision[s] = 0
+  return { ...schurOf(eliminated(fit.mean, fit.own, free, groups), kept), fit }
+}
+
+const ALL_SCHOOLS = Array.from({ length: SCHOOLS }, (_, s) => s + 1)
 function scoreAt(
   prior: Prior,
   groups: readonly Group[],
   near?: ArrowFit,
 ): Score & { fit: ArrowFit; lnEvidence: number } {
-  const held: Prior = { mean: prior.mean, precision: Float64Array.from(prior.precision) }
-  for (let s = 1; s <= SCHOOLS; s++) held.precision[s] = HELD
-  const fit = fitArrow(held, groups, near)
-  const free: Prior = { mean: prior.mean, precision: Float64Array.from(prior.precision) }
-  for (let s = 1; s <= SCHOOLS; s++) free.precision[s] = 0
-  const { slope, curvature } = eliminated(fit.mean, fit.own, free, groups)
-  const p = fit.mean.length
-  const schools = Array.from({ length: SCHOOLS }, (_, s) => s + 1)
-  const others = [...Array(p).keys()].filter(i => i === 0 || i > SCHOOLS)
-  const n = others.length
-  const rest = new Float64Array(n * n)
-  others.forEach((i, a) => others.forEach((j, b) => (rest[a * n + b] = curvature[i * p + j]!)))
-  choleskyInPlace(rest, n)
-  const solved = schools.map(s =>
-    choleskySolve(
-      rest,
-      n,
-      Float64Array.from(others, i => curvature[i * p + s]!),
-    ),
-  )
-  const restSlope = choleskySolve(
-    rest,
-    n,
-    Float64Array.from(others, i => slope[i]!),
-  )
-  const out: Score = { slope: new Float64Array(SCHOOLS), information: new Float64Array(SCHOOLS * SCHOOLS) }
-  schools.forEach((s, a) => {
-    out.slope[a] = slope[s]! - others.reduce((sum, i, k) => sum + curvature[i * p + s]! * restSlope[k]!, 0)
-    schools.forEach((t, b) => {
-      const through = others.reduce((sum, i, k) => sum + curvature[i * p + t]! * solved[a]![k]!, 0)
-      out.information[a * SCHOOLS + b] = curvature[s * p + t]! - through
-    })
-  })
-  return { ...out, fit, lnEvidence: fit.lnEvidence }
+  const score = scoreHeld(prior, groups, ALL_SCHOOLS, near)
+  return { ...score, lnEvidence: score.fit.lnEvidence }
 }
 
 /** Evidence that the schools' weights are off, by one width of what they may be off by. */

@@ -7,6 +7,7 @@ import { loggedTrip } from '~/log/seasonLog'
 import { useLogStore } from '~/log/store'
 import { type Tap, type Trip, tapsByTrip } from '~/log/trip'
 import { useSeason } from '~/log/useSeason'
+import { download } from '~/settings/download'
 import { useTaughtStore } from '~/log/taught'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
@@ -29,11 +30,12 @@ const logged = computed(() => {
   const of = tapsByTrip(props.taps)
   return props.trips.filter(t => t.id !== log.current?.id).map(t => loggedTrip(t, of(t.id), nowMs))
 })
-const { answer, progress, failed, stopped, stop, read } = useSeason(
+const { answer, progress, failed, stopped, stop, read, poolShare } = useSeason(
   () => logged.value,
   () => settings.units,
 )
 const taught = useTaughtStore()
+const givePool = async () => download('share.json', 'application/json', JSON.stringify(await poolShare(), null, 2))
 // What it says goes to the other places, as marks, and as far as it is let in.
 watch(answer, told => told && taught.keep(told))
 
@@ -174,6 +176,13 @@ const weights = computed(() => answer.value?.weights ?? null)
           </template>
         </p>
       </div>
+      <p v-if="answer.used.comparedBites" class="mt-2 flex flex-wrap items-center gap-3">
+        <button type="button" class="quiet" @click="givePool">A share for a pool</button>
+        <span class="min-w-48 flex-1 text-ink2">
+          A file with how your bites pull at the schools’ weights, and nothing of places, times or lures. Many are added
+          up by npm run pool.
+        </span>
+      </p>
       <div v-if="weights && answer.used.comparedBites" class="mt-4">
         <h3 class="figure text-value font-bold">Which way of thinking has earned more weight</h3>
         <p>
