@@ -67,6 +67,8 @@ const SENSES = [
   { words: 'heard', d: 'M0 7H34', line: 2, dash: '6 5' },
 ] as const
 const pairNow = ({ a, b }: PairLineOut) => answer.value?.pairs.find(p => p.a === a && p.b === b) ?? null
+/** What answers a miss on top. */
+const followUp = computed(() => answer.value?.pairs.find(p => p.why.code === 'pair.follow-up') ?? null)
 const part = ref<'depth' | 'pairs' | 'out'>('depth')
 const PARTS = [
   { id: 'depth', words: 'By depth' },
@@ -275,6 +277,7 @@ const step = (by: number) => {
               :width="pairsPx"
             />
           </template>
+          <p v-if="followUp" class="border-b border-ink pb-2">{{ followUp.why.text }}</p>
           <p v-if="!lines.length" class="text-ink2">Turning points are being worked out.</p>
         </div>
       </div>
