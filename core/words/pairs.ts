@@ -26,6 +26,19 @@ export const LEADS = {
 } as const
 export type Lead = keyof typeof LEADS
 
+/** What keeps a lure out, as the end of a sentence. */
+const KEPT_OUT: Readonly<Record<Gate, string>> = {
+  cover: 'the cover holds it',
+  depth: 'the depth is not for it',
+  wind: 'the wind buries it',
+  cold: 'it is too cold for it',
+  warm: 'it is too warm for it',
+  beds: 'fish sit on beds',
+  clarity: 'they see too little',
+  salinity: 'it is the wrong water for it',
+  light: 'the light is too high for it',
+}
+
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
 
 /** What decides between two lures now. */
@@ -33,10 +46,10 @@ export const PAIR_WORDS = {
   'pair.wins': ({ winner, lead }: { winner: LureId; lead: Lead }) => `${capital(sideWords(winner))}: ${LEADS[lead]}.`,
   'pair.either': ({ a, b }: { a: LureId; b: LureId }) =>
     `Either: nothing here decides between ${sideWords(a)} and ${sideWords(b)}.`,
-  'pair.neither': ({ a, b }: { a: LureId; b: LureId; gate: Gate }) =>
-    `Neither ${sideWords(a)} nor ${sideWords(b)} here.`,
-  'pair.one-out': ({ winner, loser }: { winner: LureId; loser: LureId; gate: Gate }) =>
-    `${capital(sideWords(winner))}: the ${sideWords(loser)} is out.`,
+  'pair.neither': ({ a, b, gate }: { a: LureId; b: LureId; gate: Gate }) =>
+    `Neither ${sideWords(a)} nor ${sideWords(b)} here: ${KEPT_OUT[gate]}.`,
+  'pair.one-out': ({ winner, loser, gate }: { winner: LureId; loser: LureId; gate: Gate }) =>
+    `${capital(sideWords(winner))}: the ${sideWords(loser)} is out, ${KEPT_OUT[gate]}.`,
   'pair.knock-dark': (_: None) => 'Knocking: they see little, and close by a knock can be heard.',
   'pair.knock-drum': (_: None) => 'Knocking: drum and trout hear it farther than bass do.',
   'pair.silent-clear': (_: None) => 'Silent: clear and calm, they see it long before they could hear it.',
