@@ -1,3 +1,4 @@
+import { atTime } from '~/reading/reading'
 import { keptText } from '#shared/text'
 import type { TapRecord, TripRecord } from '#shared/schema/record'
 
@@ -6,10 +7,13 @@ export type TripLike = Omit<TripRecord, 'startedAt' | 'endedAt' | 'name'>
 
 /** A trip from a file, by its name and the moments it lasted from and to. */
 export function tripBrought(like: TripLike, name: string, fromMs: number, toMs: number): TripRecord {
-  const { light } = like.asked
-  const startedAt = new Date(fromMs).toISOString()
-  const asked = light.at ? { ...like.asked, light: { ...light, at: { ...light.at, time: startedAt } } } : like.asked
-  return { ...like, asked, name: keptText(name, 80), startedAt, endedAt: new Date(toMs).toISOString() }
+  return {
+    ...like,
+    asked: atTime(like.asked, fromMs),
+    name: keptText(name, 80),
+    startedAt: new Date(fromMs).toISOString(),
+    endedAt: new Date(toMs).toISOString(),
+  }
 }
 
 /** Taps without an id that are alike in this are the same. */

@@ -3,6 +3,7 @@ import { skyInputOf } from '#core/request/sky'
 import type { Request } from '#core/request/request'
 import { skyLight } from '#core/sky/light'
 import type { TripRecord } from '#shared/schema/record'
+import { atTime } from '~/reading/reading'
 import { loggedTrip } from './seasonLog'
 import { type Tap, type Trip, conditionsNoted, isBite } from './trip'
 
@@ -13,10 +14,8 @@ export interface LuxAt {
 }
 
 /** The light in conditions at another moment than they were noted. */
-export function luxAt({ light }: Request, ms: number): number {
-  const at = light.at ? { ...light.at, time: new Date(ms).toISOString() } : undefined
-  return Math.max(0.01, skyLight(skyInputOf(at ? { ...light, at } : light)).lux)
-}
+export const luxAt = (asked: Request, ms: number): number =>
+  Math.max(0.01, skyLight(skyInputOf(atTime(asked, ms).light)).lux)
 
 /** Notes of conditions alone: they are few among thousands of taps. */
 const notesOf = (taps: readonly Tap[]) => taps.filter(t => t.body.what === 'conditions' && t.body.asked)

@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import type { Request } from '#core/request/request'
-import { requestOf } from '~/reading/reading'
+import { atTime, requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { changedWords } from './carried'
@@ -20,10 +20,7 @@ export function useCarried() {
   const reading = useReadingStore()
   const settings = useSettingsStore()
   /** The conditions as they are read, now. */
-  const now = (): Request => {
-    const asked = requestOf(reading.reading, settings.units)
-    return { ...asked, light: { ...asked.light, at: { ...asked.light.at!, time: new Date().toISOString() } } }
-  }
+  const now = (): Request => atTime(requestOf(reading.reading, settings.units), Date.now())
   const changed = computed(() =>
     log.current
       ? changedWords(

@@ -43,6 +43,12 @@ export function luresRequestOf(r: Reading, units: NonNullable<Request['units']>)
   return Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined)) as unknown as LuresRequest
 }
 
+/** The same question asked of another moment; one without a time and place stays as it is. */
+export function atTime<R extends Pick<Request, 'light'>>(asked: R, ms: number): R {
+  const { light } = asked
+  return light.at ? { ...asked, light: { ...light, at: { ...light.at, time: new Date(ms).toISOString() } } } : asked
+}
+
 /** How far down the top of the cover is, m: as set, or as such cover usually stands; null where nothing tells. */
 export const topOf = ({ cover, density, topM, waterM }: Pick<Reading, 'cover' | 'density' | 'topM' | 'waterM'>) =>
   cover === null ? null : coverOf({ kind: cover, density, topM: topM ?? undefined }, waterM).topM

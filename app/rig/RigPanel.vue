@@ -10,7 +10,7 @@ import { ownOf, useBoxStore } from '~/box/store'
 import { useLogStore } from '~/log/store'
 import { useTaughtStore } from '~/log/taught'
 import { localTime, minuteOfDay } from '~/reading/clock'
-import { requestOf } from '~/reading/reading'
+import { atTime, requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
@@ -111,11 +111,8 @@ const cautions = computed(() => rods.value[0]?.order?.cautions ?? [])
 
 async function begin() {
   const { waterId, zone } = reading.reading
-  const asked = requestOf(toRaw(reading.reading), settings.units)
   // A trip is always now, whatever hour the picture was left at.
-  const light = asked.light.at
-    ? { ...asked.light, at: { ...asked.light.at, time: new Date().toISOString() } }
-    : asked.light
+  const asked = atTime(requestOf(toRaw(reading.reading), settings.units), Date.now())
   const midnight = DateTime.fromISO(today.value, { zone }).toMillis()
   const changes = rods.value.flatMap(({ next }, rod) =>
     next ? [{ rod, at: new Date(midnight + next.atMin * MINUTE_MS).toISOString(), finishId: next.finishId }] : [],
@@ -124,7 +121,7 @@ async function begin() {
     name: waters.current?.name ?? '',
     waterId,
     rods: rods.value.map(r => r.rod),
-    asked: { ...asked, light },
+    asked,
     trial: null,
     note: '',
     ...(crew.value.some(Boolean) ? { crew: crew.value } : {}),

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { coverOf } from '#core/cover/cover'
 import { finishById } from '#core/lure/finish'
+import { passageOf } from '#core/lure/passage'
 import { LURES, type LureId } from '#core/lure/types'
 import { PHASE_WORDS } from '#core/season/phase'
 import type { PairLine as PairLineOut } from '#core/which-lure/pairLines'
 import type { HereLure } from '#core/which-lure/answer'
 import { useBoxStore } from '~/box/store'
 import { waterColour } from '~/figures/waterColour'
-import { luresRequestOf } from '~/reading/reading'
+import { luresRequestOf, topOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useAnswers } from '~/screen/useScreen'
 import { useSettingsStore } from '~/settings/store'
@@ -24,7 +24,7 @@ import NotHere from './NotHere.vue'
 import PairLine from './PairLine.vue'
 import PassagePath from './PassagePath.vue'
 import SensesDrawing from './SensesDrawing.vue'
-import { DRAWN, PASSAGE_WORDS, PATHS, PATH_WORDS, pathOf, rowsOf, scaleOf, spoken, wayThrough } from './rows'
+import { DRAWN, PASSAGE_WORDS, PATHS, PATH_WORDS, pathOf, rowsOf, scaleOf, spoken } from './rows'
 import { useWhichLure } from './useWhichLure'
 
 /** Which lure here: the water read downwards, what finds each lure, what it comes through, what decides in pairs. */
@@ -50,10 +50,7 @@ watch(answer, () => {
 })
 const scaleM = computed(() => scaleOf(rows.value))
 const waterM = computed(() => store.reading.waterM ?? Math.max(2, 1.15 * Math.max(...rows.value.map(r => r.depthM))))
-const topM = computed(() => {
-  const { cover, density, topM: said } = store.reading
-  return cover ? coverOf({ kind: cover, density, topM: said ?? undefined }, waterM.value).topM : null
-})
+const topM = computed(() => topOf({ ...store.reading, waterM: waterM.value }))
 const colourAt = (depthM: number) => waterColour(water.value?.column, depthM, settings.theme)
 const stripColours = computed(() => [0.02, 0.2, 0.4, 0.6, 0.8, 1].map(f => colourAt(f * waterM.value)))
 const ink = computed(() => (settings.theme === 'night' ? 'var(--ink)' : '#fff'))
@@ -242,7 +239,7 @@ const step = (by: number) => {
                 class="flex h-full w-8 items-center justify-center"
                 :class="path === p ? 'bg-plate' : 'text-ink2'"
               >
-                <PassagePath :way="path === p ? h.through : wayThrough(h.lure, p, store.reading.density)" :width="26" />
+                <PassagePath :way="path === p ? h.through : passageOf(h.lure, p, store.reading.density)" :width="26" />
               </span>
             </span>
           </button>

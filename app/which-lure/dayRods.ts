@@ -1,8 +1,10 @@
 import { type LureId, lureType } from '#core/lure/types'
 import type { LuresAnswer } from '#core/which-lure/answer'
 import type { LuresRequest } from '#core/which-lure/request'
+import { atTime } from '~/reading/reading'
 import { handFor } from '~/screen/worker'
 import { workerHand } from '~/screen/workerHand'
+import { ownedFirst } from './rows'
 import type { LuresAsk } from './work'
 
 /** Lures taken of each hour, and of all together. */
@@ -12,8 +14,7 @@ const [OF_EACH, IN_ALL] = [2, 4] as const
 export function rodsFrom(answers: readonly LuresAnswer[], owned: ReadonlySet<LureId>): LureId[] {
   const out: LureId[] = []
   for (const { here } of answers) {
-    const first = [...here].sort((a, b) => Number(owned.has(b.lure)) - Number(owned.has(a.lure)) || a.place - b.place)
-    const fresh = first.filter(h => !out.includes(h.lure))
+    const fresh = ownedFirst(here, owned).filter(h => !out.includes(h.lure))
     out.push(...fresh.slice(0, OF_EACH).map(h => h.lure))
   }
   return out.slice(0, IN_ALL)
@@ -29,11 +30,9 @@ export async function dayRods(
     () => handFor<LuresAsk, LuresAnswer>('lures'),
     async (ask: LuresAsk) => (await import('./work')).workLures(ask) as Promise<LuresAnswer>,
   )
-  const at = (ms: number) => ({ ...request.light.at!, time: new Date(ms).toISOString() })
   try {
     const answers: LuresAnswer[] = []
-    for (const ms of hoursMs)
-      answers.push(await work({ kind: 'here', request: { ...request, light: { ...request.light, at: at(ms) } } }))
+    for (const ms of hoursMs) answers.push(await work({ kind: 'here', request: atTime(request, ms) }))
     return rodsFrom(answers, owned)
   } finally {
     end()

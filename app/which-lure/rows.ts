@@ -1,18 +1,21 @@
 import { type LureId, lureType } from '#core/lure/types'
-import { SURROUNDINGS, type Passage, type Surroundings, passageOf } from '#core/lure/passage'
-import type { Cover } from '#core/cover/cover'
-import { coverKind } from '#core/cover/cover'
+import { SURROUNDINGS, type Passage, type Surroundings } from '#core/lure/passage'
+import { type Cover, coverKind } from '#core/cover/cover'
 import type { HereLure } from '#core/which-lure/answer'
 
 /** So many lures are drawn at first; the rest are a tap away. */
 export const DRAWN = 8
+
+/** The lures in the box before the others, each in the order of their places. */
+export const ownedFirst = (here: readonly HereLure[], owned: ReadonlySet<LureId>): HereLure[] =>
+  [...here].sort((a, b) => Number(owned.has(b.lure)) - Number(owned.has(a.lure)) || a.place - b.place)
 
 /**
  * The lures to draw: those in the box before others, then the best, as many as there is room for; and in the order in
  * which they run, from the top down.
  */
 export function rowsOf(here: readonly HereLure[], owned: ReadonlySet<LureId>, all: boolean): HereLure[] {
-  const first = [...here].sort((a, b) => Number(owned.has(b.lure)) - Number(owned.has(a.lure)) || a.place - b.place)
+  const first = ownedFirst(here, owned)
   const shown = all ? first : first.slice(0, DRAWN)
   return shown.sort((a, b) => a.depthM - b.depthM || a.place - b.place)
 }
@@ -32,8 +35,6 @@ export const pathOf = (cover: Cover['kind'] | null): (typeof PATHS)[number] | nu
   const passage = cover && coverKind(cover).passage
   return passage === 'pads' ? 'grass' : (passage ?? null)
 }
-export const wayThrough = (lure: LureId, path: Surroundings, density: Cover['density']): Passage =>
-  passageOf(lure, path, density)
 
 /** A round length that holds all ranges drawn, m: what they are measured against. */
 export function scaleOf(here: readonly HereLure[]): number {

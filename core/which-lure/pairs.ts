@@ -9,6 +9,7 @@ import type { LureCustom } from '#core/which-lure/customs'
 import { fishedHere, shutOut } from '#core/which-lure/occasions'
 import type { LuresRequest } from '#core/which-lure/request'
 import { FACTORS, type Factor, type Middle, type Plain, type Worth, worthOf } from '#core/which-lure/worth'
+import type { Gate } from '#core/words/lures'
 import type { Decider, Lead, PairSide } from '#core/words/pairs'
 import { type Said, type Sentence, plainly, said } from '#core/words/sentence'
 
@@ -78,27 +79,37 @@ function leadOf(winner: Worth, loser: Worth): Lead {
   return best.lead
 }
 
+/** What decides where one of the two is shut out. */
+const DECIDED_BY: Readonly<Record<Gate, Decider>> = {
+  cover: 'cover',
+  depth: 'depth',
+  wind: 'wind',
+  clarity: 'clarity',
+  light: 'light',
+  cold: 'temperature',
+  warm: 'temperature',
+  beds: 'temperature',
+  salinity: 'temperature',
+}
+/** What a lure is worth here, or what shuts it out. */
+type Stands = { worth: Worth } | { out: NonNullable<ReturnType<typeof shutOut>> }
+
 /** What decides between two lures; each has what it is worth, or what shuts it out. */
 export function pairOf(
   [a, b]: readonly [LureId, LureId],
-  stands: (lure: LureId) => { worth: Worth } | { out: NonNullable<ReturnType<typeof shutOut>> },
+  stands: (lure: LureId) => Stands,
 ): { wins: PairOut['wins']; by: Decider; says: Sentence } {
   const [left, right] = [stands(a), stands(b)]
-  const byGate = (gate: string): Decider =>
-    (({ cover: 'cover', depth: 'depth', wind: 'wind', clarity: 'clarity', light: 'light' }) as const)[
-      gate as 'cover'
-    ] ?? 'temperature'
   if ('out' in left && 'out' in right) {
     const { gate } = left.out
-    return { wins: 'neither', by: byGate(gate), says: { code: 'pair.neither', params: { a, b, gate } } }
+    return { wins: 'neither', by: DECIDED_BY[gate], says: { code: 'pair.neither', params: { a, b, gate } } }
   }
-  if ('out' in left || 'out' in right) {
-    const wins = 'out' in left ? 'b' : 'a'
-    const { gate } =
-      'out' in left ? left.out : (right as { out: { gate: NonNullable<ReturnType<typeof shutOut>>['gate'] } }).out
+  const oneOut = (wins: 'a' | 'b', gate: Gate) => {
     const [winner, loser] = wins === 'a' ? [a, b] : [b, a]
-    return { wins, by: byGate(gate), says: { code: 'pair.one-out', params: { winner, loser, gate } } }
+    return { wins, by: DECIDED_BY[gate], says: { code: 'pair.one-out', params: { winner, loser, gate } } } as const
   }
+  if ('out' in left) return oneOut('b', left.out.gate)
+  if ('out' in right) return oneOut('a', right.out.gate)
   const lead = left.worth.total - right.worth.total
   const [winner, loser] = lead >= 0 ? [left.worth, right.worth] : [right.worth, left.worth]
   const how = leadOf(winner, loser)

@@ -62,7 +62,6 @@ export const LURE_WORDS = {
   'lure.searches': (_: None) => 'Covers water: more fish meet it.',
   'lure.slow-cold': (_: None) => 'Moves as little as cold fish will follow.',
   'lure.at-depth': ({ depthM }: { depthM: number }, say: Speech) => `Runs where they are, ${say.length(depthM)} down.`,
-  'lure.found': (_: None) => 'Found from farther than most.',
   'lure.plain': (_: None) => 'Nothing speaks against it here, and nothing much for it.',
 
   'window.fresh-only': ({ lure }: { lure: LureId }) => `The ${LURES[lure].words} is a lure of fresh water.`,
