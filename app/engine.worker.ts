@@ -15,5 +15,7 @@ const WORKS: Record<Room, () => Work | Promise<Work>> = {
   desk: async () => (await import('~/desk/work')).workDesk,
 }
 
-const work = WORKS[self.name as Room]()
+const work = Promise.resolve(WORKS[self.name as Room]())
+// Whoever asks is told that its code could not be had; before anybody does it is no error of the page.
+work.catch(() => {})
 expose({ work: async (ask: never) => (await work)(ask) })

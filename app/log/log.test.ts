@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { trialOrder } from '#core/trial/order'
-import type { Rod, Spoil, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
+import type { Rod, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
 import { finishById } from '#core/lure/finish'
 import { changedWords, conditionsWords } from './carried'
 import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
@@ -9,20 +8,7 @@ import { readTapsCsv, tapsCsv } from './csv'
 import { finishesCsv, logJson, readLog } from './files'
 import { differences, pairFor, rodWords, sameColour } from './pair'
 import { rateOf } from './rate'
-import {
-  type Tap,
-  bitesOf,
-  blocksOf,
-  byAngler,
-  byFinish,
-  byRod,
-  changesToCome,
-  isPaused,
-  rodNow,
-  rodsNow,
-  tapsOf,
-  trialOf,
-} from './trip'
+import { bitesOf, byAngler, byFinish, byRod, changesToCome, isPaused, rodNow, rodsNow, tapsOf } from './trip'
 import { loggedTrip } from './seasonLog'
 import { tapWords } from './words'
 
@@ -149,62 +135,7 @@ describe('rods by the draw', () => {
   })
 })
 
-describe('a fair test', () => {
-  const test = {
-    castsPerSpell: 2,
-    blocks: 3,
-    seed: 5,
-    leaveOut: ['broken', 'moved'] as Spoil[],
-    differs: 'finish' as const,
-  }
-  const body = trip({ trial: test })
-  const casts = (n: number) => Array.from({ length: n }, () => tap(1, 'cast'))
-  it('fills its spells in the order drawn, a bite belonging to the cast before it', () => {
-    const taps = [...casts(2), tap(1, 'landed'), ...casts(1), tap(1, 'bite'), tap(1, 'miss'), tap(1, 'follow')]
-    const { spells, now } = trialOf(body, taps)
-    expect(spells.map(s => s.side)).toEqual(trialOrder(3, 5).map(s => s.side))
-    expect(spells.slice(0, 3).map(s => [s.casts, s.bites])).toEqual([
-      [2, 1],
-      [1, 1],
-      [0, 0],
-    ])
-    expect(now).toBe(1)
-    expect(trialOf(body, casts(2)).now).toBe(1)
-    expect(trialOf(body, casts(12)).now).toBeNull()
-  })
-  it('is looked at after whole pairs only, those with a broken spell left out by the rule', () => {
-    const broken = [...casts(3), tap(1, 'broken'), ...casts(7)]
-    const of = (b: TripRecord, taps: Tap[]) => blocksOf(b, trialOf(b, taps).spells)
-    expect(of(body, casts(3))).toEqual([])
-    expect(of(body, casts(11))).toHaveLength(2)
-    expect(of(body, broken)).toHaveLength(1)
-    expect(of({ ...body, trial: { ...test, leaveOut: [] } }, broken)).toHaveLength(2)
-    const first = trialOrder(3, 5)[0]!.side
-    const [block] = of(body, [...casts(1), tap(1, 'bite'), ...casts(3)])
-    expect(block![first]).toEqual({ casts: 2, bites: 1 })
-    expect(block![first === 'a' ? 'b' : 'a']).toEqual({ casts: 2, bites: 0 })
-  })
-
-  it('is spoilt by another spot or sky inside a pair, said or seen, and not between pairs', () => {
-    const sky = (to: 'clear' | 'overcast') => tap(1, 'conditions', { asked: { ...body.asked, light: { sky: to } } })
-    const spot = tap(1, 'spot', { spotId: null })
-    const spoils = (taps: Tap[]) =>
-      trialOf(body, taps)
-        .spells.slice(0, 3)
-        .map(s => s.spoils)
-    expect(spoils([...casts(1), spot, sky('clear')])).toEqual([['moved'], [], []])
-    expect(spoils([...casts(2), sky('overcast'), sky('overcast'), ...casts(1)])).toEqual([[], ['sky'], []])
-    expect(spoils([spot, ...casts(4), spot, sky('overcast'), ...casts(1)])).toEqual([[], [], []])
-    expect(spoils([tap(1, 'broken', { spoil: 'sky' }), tap(1, 'broken'), ...casts(1)])).toEqual([
-      ['sky', 'broken'],
-      [],
-      [],
-    ])
-    const seen = [...casts(1), sky('overcast'), ...casts(3)]
-    expect(blocksOf(body, trialOf(body, seen).spells)).toHaveLength(1)
-    const strict = { ...body, trial: { ...test, leaveOut: ['sky'] as Spoil[] } }
-    expect(blocksOf(strict, trialOf(strict, seen).spells)).toHaveLength(0)
-  })
+describe('the two of a fair test', () => {
   it('is of one thing that differs, and of no other', () => {
     const a: Rod = { lure: 'jerkbait', finishId: 'jerkbait.bone', line: '8 lb mono', size: '4 in' }
     for (const what of ['finish', 'lure'] as const) {

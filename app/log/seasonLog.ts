@@ -1,5 +1,4 @@
 import { finishById } from '#core/lure/finish'
-import { trialOrder } from '#core/trial/order'
 import type { LoggedTrip, Stint } from '#core/season-learning/log'
 import type { Rod } from '#shared/schema/record'
 import type { Request } from '#core/request/request'
@@ -60,7 +59,7 @@ function stintsOf(
   const depths = rods.map(() => body.asked.depthM ?? null)
   const first = Math.min(who, rods.length - 1)
   const now: InHand = { rod: first, rig: rods[first]!, spot: null, asked: body.asked, depthM: depths[first]! }
-  let drawn = body.trial !== null && trialOrder(body.trial.blocks, body.trial.seed).length > 0
+  let drawn = body.trial !== null
   const stints: Stint[] = []
   let from = 0
   let mine: Tap[] = []

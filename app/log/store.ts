@@ -3,7 +3,8 @@ import { v7 as newId } from 'uuid'
 import { computed, ref } from 'vue'
 import type { Rod, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
 import { type Kept, useRecordsStore } from '~/records/store'
-import { type Tap, rodNow, tapsOf, trialOf } from './trip'
+import { spellOf, trialOf } from './trial'
+import { type Tap, rodNow, tapsOf } from './trip'
 import { useWhereaboutsStore } from './whereabouts'
 
 /** The same target touched again so soon is one touch of a wet finger, ms. */
@@ -50,9 +51,9 @@ export const useLogStore = defineStore('log', () => {
       body: { tripId: trip.id, at: new Date().toISOString(), ...(place ? { place } : {}), ...theirs, ...body },
     })
     // In a test the order says which of the two is in hand.
-    const { spells, now } = trip.body.trial ? trialOf(trip.body, taps.value) : { spells: [], now: null }
     const held = rodNow(taps.value, whose)
-    const drawn = what === 'cast' && now !== null ? Number(spells[now]!.side === 'b') : held
+    const spell = what === 'cast' && trip.body.trial ? spellOf(trialOf(trip.body, taps.value), whose) : undefined
+    const drawn = spell ? Number(spell.side === 'b') : held
     const taken = drawn === held ? [] : [made({ what: 'rod', rod: drawn })]
     const tapped = made({ what, rod: drawn, ...rest })
     undone.value = [...undone.value, tapped.id]

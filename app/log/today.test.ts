@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
 import { endedOf } from './ended'
-import { BANDS, byLight, changesOf, heldRods, hungOf, lightThrough, luxAt } from './today'
+import { BANDS, byLight, heldRods, hungOf, lightThrough, luxAt } from './today'
 
 const asked = {
   ...TRIP_OF().asked,
@@ -53,9 +53,6 @@ describe('the light of a trip', () => {
       [0, 1, 90],
       [1, 1, 0],
       [1, 1, 60],
-    ])
-    expect(changesOf({ ...body, changes: [{ rod: 1, at: minute(30), finishId: 'jerkbait.bone' }] })).toEqual([
-      { rod: 1, ms: ms(30) },
     ])
   })
 })

@@ -117,6 +117,3 @@ export const hungOf = (taps: readonly Tap[]): Hung[] =>
     if (!isBite(t) && what !== 'follow') return []
     return [{ id: t.id, ms: Date.parse(at), rod, what: what === 'follow' || what === 'landed' ? what : 'bite' }]
   })
-
-/** The plan's changes as moments. */
-export const changesOf = (trip: TripRecord) => (trip.changes ?? []).map(c => ({ rod: c.rod, ms: Date.parse(c.at) }))

@@ -1,7 +1,5 @@
 import type { Request } from '#core/request/request'
-import { type Spell, trialOrder } from '#core/trial/order'
-import type { Block } from '#core/trial/verdict'
-import type { ComingChange, Rod, Spoil, TapKind, TripRecord } from '#shared/schema/record'
+import type { ComingChange, Rod, TapKind, TripRecord } from '#shared/schema/record'
 import type { Kept } from '~/records/store'
 
 export type Tap = Kept<'tap'>
@@ -151,11 +149,17 @@ export function byRod(trip: TripRecord, taps: readonly Tap[], nowMs: number): Ta
 /** What each angler of a trip has done. */
 export const byAngler = (trip: TripRecord, taps: readonly Tap[]): Tally[] =>
   crewOf(trip).map((_, who) => tallyOf(taps.filter(t => whoOf(t) === who)))
-/** What a trip's plan is still to tie on, in its order: a change is done once its finish was rigged on its rod. */
-export const changesToCome = (trip: TripRecord, taps: readonly Tap[]): ComingChange[] =>
-  (trip.changes ?? [])
-    .filter(c => !taps.some(t => t.body.what === 'rig' && t.body.rod === c.rod && t.body.rig?.finishId === c.finishId))
+/**
+ * What a trip's plan is still to tie on, in its order: a change is done once its finish was rigged on its rod, since
+ * it was planned.
+ */
+export function changesToCome(trip: TripRecord, taps: readonly Tap[]): ComingChange[] {
+  const since = trip.plannedAt ?? ''
+  const rigged = taps.filter(t => t.body.what === 'rig' && t.body.at >= since)
+  return (trip.changes ?? [])
+    .filter(c => !rigged.some(t => t.body.rod === c.rod && t.body.rig?.finishId === c.finishId))
     .sort((a, b) => a.at.localeCompare(b.at))
+}
 
 /** Whether fishing is paused after some taps. */
 export const isPaused = (taps: readonly Tap[]): boolean =>
@@ -167,62 +171,4 @@ export function byFinish(trips: readonly Trip[], taps: readonly Tap[], nowMs: nu
   const of = tapsByTrip(taps)
   for (const trip of trips) for (const s of stretchesOf(trip.body, of(trip.id), nowMs)) added(sums, s.finishId, s.tally)
   return [...sums].map(([finishId, tally]) => ({ finishId, tally })).sort((a, b) => b.tally.minutes - a.tally.minutes)
-}
-
-/** A spell of a fair test as it was fished. */
-export interface FishedSpell extends Spell {
-  casts: number
-  bites: number
-  spoils: Spoil[]
-}
-/** What spoils a spell without being said so: another spot, or another sky than was noted before. */
-function spoilOf({ body: t }: Tap, skyBefore: string): Spoil | null {
-  if (t.what === 'spot') return 'moved'
-  return t.what === 'conditions' && t.asked && t.asked.light.sky !== skyBefore ? 'sky' : null
-}
-/**
- * A fair test so far: casts fill the spells in the order drawn; a bite belongs to the spell of the cast before it.
- * `now` is the spell that is fished, none once all are. What changes between the two spells of a pair spoils it as
- * what changes within one does; between pairs nothing is spoilt.
- */
-export function trialOf(trip: TripRecord, taps: readonly Tap[]) {
-  const { castsPerSpell, blocks, seed } = trip.trial!
-  const spells: FishedSpell[] = trialOrder(blocks, seed).map(s => ({ ...s, casts: 0, bites: 0, spoils: [] }))
-  let at = 0
-  let sky: string = trip.asked.light.sky
-  /** Where the next cast falls. */
-  const due = () => (spells[at]?.casts === castsPerSpell ? at + 1 : at)
-  for (const t of taps) {
-    const here = spells[at]
-    const { what } = t.body
-    if (what === 'cast') {
-      at = due()
-      if (spells[at]) spells[at]!.casts++
-      continue
-    }
-    if (here && isBite(t)) here.bites = Math.min(here.casts, here.bites + 1)
-    const next = spells[due()]
-    const open = next && (next.casts > 0 || next.block === spells[due() - 1]?.block)
-    const spoil = what === 'broken' ? (t.body.spoil ?? 'broken') : open ? spoilOf(t, sky) : null
-    if (next && spoil && !next.spoils.includes(spoil)) next.spoils.push(spoil)
-    if (what === 'conditions' && t.body.asked) sky = t.body.asked.light.sky
-  }
-  const now = due()
-  return { spells, now: now < spells.length ? now : null }
-}
-
-/** Whole pairs, which alone may be looked at: inside a pair one of the two has had more casts. */
-export function blocksOf(trip: TripRecord, spells: readonly FishedSpell[]): Block[] {
-  const { castsPerSpell, leaveOut } = trip.trial!
-  const out: Block[] = []
-  for (let block = 1; ; block++) {
-    const pair = spells.filter(s => s.block === block)
-    if (pair.length < 2 || pair.some(s => s.casts < castsPerSpell)) return out
-    if (pair.some(s => s.spoils.some(x => leaveOut.includes(x)))) continue
-    const of = (side: 'a' | 'b') => {
-      const { casts, bites } = pair.find(s => s.side === side)!
-      return { casts, bites }
-    }
-    out.push({ a: of('a'), b: of('b') })
-  }
 }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { useMediaQuery, useNow } from '@vueuse/core'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import Sheet from '~/components/common/Sheet.vue'
 import WhereSheet from '~/components/sheets/WhereSheet.vue'
 import StartTrial from '~/components/log/StartTrial.vue'
 import TrialNow from '~/components/log/TrialNow.vue'
-import TodayPicture from '~/components/log/TodayPicture.vue'
 import TripEnded from '~/components/log/TripEnded.vue'
-import TripNow from '~/components/log/TripNow.vue'
+import OnTrip from '~/components/log/OnTrip.vue'
 import RigPanel from '~/rig/RigPanel.vue'
 import PlaceTabs from '~/components/PlaceTabs.vue'
 import TopBar from '~/components/TopBar.vue'
@@ -27,7 +26,7 @@ const records = useRecordsStore()
 const calls = useCallsStore()
 const log = useLogStore()
 const phone = useMediaQuery('(max-width: 899px)')
-const TABS = ['Today', 'Two-colour test', 'Season'] as const
+const TABS = ['Today', 'Fair test', 'Season'] as const
 const tab = ref<(typeof TABS)[number]>('Today')
 const testing = computed(() => !!log.current?.body.trial)
 /** The trip that ended while this page was open. */
@@ -40,13 +39,11 @@ watch(
 )
 const ended = computed(() => log.trips.find(t => t.id === endedId.value && t.body.endedAt && !t.body.trial) ?? null)
 const where = ref(false)
-const now = useNow({ interval: 30_000 })
-const nowMs = computed(() => now.value.getTime())
 onMounted(async () => {
   void waters.load()
   void calls.load()
   await records.load()
-  if (testing.value) tab.value = 'Two-colour test'
+  if (testing.value) tab.value = 'Fair test'
 })
 </script>
 
@@ -61,8 +58,8 @@ onMounted(async () => {
         v-for="t in TABS"
         :key="t"
         type="button"
-        class="min-h-11 flex-1 px-4 font-semibold sm:flex-none"
-        :class="tab === t ? 'border-b-[7px] border-ink font-bold' : ''"
+        class="min-h-11 flex-1 border-b-[7px] px-4 pt-1.5 font-semibold sm:flex-none"
+        :class="tab === t ? 'border-ink font-bold' : 'border-transparent'"
         :aria-pressed="tab === t"
         @click="tab = t"
       >
@@ -80,10 +77,7 @@ onMounted(async () => {
       <SeasonPanel v-else-if="tab === 'Season'" />
       <template v-else-if="tab === 'Today'">
         <p v-if="testing" class="p-4">A test of two is under way: its taps are under the other tab.</p>
-        <div v-else-if="log.current" :class="phone ? '' : 'grid grid-cols-[minmax(0,520px)_minmax(0,1fr)]'">
-          <TripNow :phone="phone" :class="phone ? '' : 'border-r-2 border-ink'" />
-          <TodayPicture v-if="!phone" :now-ms="nowMs" />
-        </div>
+        <OnTrip v-else-if="log.current" :key="log.current.id" :phone="phone" />
         <template v-else>
           <TripEnded v-if="ended" :trip="ended" @close="endedId = null" @season="tab = 'Season'" />
           <RigPanel />

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { computed, ref, toRaw, watch } from 'vue'
-import { hasOwnCoats } from '#core/box/own'
 import { finishesOf } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { MINUTE_MS } from '#core/units'
 import type { Rod } from '#shared/schema/record'
-import { ownOf, useBoxStore } from '~/box/store'
+import { useBoxStore } from '~/box/store'
 import { useLogStore } from '~/log/store'
 import { useTaughtStore } from '~/log/taught'
 import { localTime, minuteOfDay } from '~/reading/clock'
@@ -15,12 +14,12 @@ import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
-import LineField from '~/components/common/LineField.vue'
+import AboardRows from '~/components/log/AboardRows.vue'
 import RigRow from './RigRow.vue'
 import { MOST_RODS, type RigRod, planFor, rodsOfPlan, standIn } from './rig'
 import { useRigStore } from './store'
 import { useRigOrders } from './useRigOrders'
-import type { RigAsk } from './work'
+import { useRigAsk } from './useRigAsk'
 
 /** What is advised, on drawn rods, before a trip: by today's kept plan, or by the water now. Nothing is written yet. */
 const log = useLogStore()
@@ -37,14 +36,8 @@ const today = computed(() => localTime(nowMs, reading.reading.zone).toISODate() 
 const plan = computed(() => planFor(records.list('plan'), today.value))
 const source = ref<'plan' | 'water'>(plan.value && !rig.sent ? 'plan' : 'water')
 const owned = computed(() => new Set(box.finishIds))
-const own = computed(() => box.carried.map(ownOf).filter(hasOwnCoats))
 
-/** The water as it is set, asked about a lure; another lure runs where it usually does. */
-const askOf = (lure: LureId): RigAsk => {
-  const r = toRaw(reading.reading)
-  const request = requestOf({ ...r, lure, ...(lure === r.lure ? {} : { depthM: null }) }, settings.units)
-  return { request, own: own.value.filter(o => o.lure === lure), lean: taught.lean }
-}
+const askOf = useRigAsk()
 /** The rods as they were chosen by hand; null until one is. */
 const byHand = ref<RigRod[] | null>(null)
 const lures = computed(() => {
@@ -54,14 +47,14 @@ const lures = computed(() => {
 const advised = computed<RigRod[]>(() => {
   if (source.value === 'plan' && plan.value)
     return rodsOfPlan(plan.value.body, minuteOfDay(nowMs, reading.reading.zone))
-  if (rig.sent) return rig.sent.map(rod => ({ rod, next: null }))
+  if (rig.sent) return rig.sent.map(rod => ({ rod, changes: [] }))
   const { lure } = reading.reading
   const three =
     waterThree.value ??
     finishesOf(lure)
       .slice(0, MOST_RODS)
       .map(f => f.id)
-  return three.map(finishId => ({ rod: { lure, finishId }, next: null }))
+  return three.map(finishId => ({ rod: { lure, finishId }, changes: [] }))
 })
 const waterThree = ref<string[] | null>(null)
 const { orders, failed } = useRigOrders(() => lures.value.map(askOf))
@@ -82,28 +75,23 @@ const rods = computed(() =>
   }),
 )
 const ownedOf = (lure: LureId) => new Set([...owned.value].filter(id => id.startsWith(`${lure}.`)))
-const settled = () => rods.value.map(({ rod, next }): RigRod => ({ rod, next }))
+const settled = () => rods.value.map(({ rod, changes }): RigRod => ({ rod, changes }))
 const change = (i: number, rod: Rod) => {
-  byHand.value = settled().map((r, k) => (k === i ? { ...r, rod, next: r.rod.lure === rod.lure ? r.next : null } : r))
+  byHand.value = settled().map((r, k) => (k === i ? { rod, changes: r.rod.lure === rod.lure ? r.changes : [] } : r))
 }
 const without = (i: number) => (byHand.value = settled().toSpliced(i, 1))
 function another() {
   const { lure } = reading.reading
   const taken = new Set(rods.value.map(r => r.rod.finishId))
   const first = orders.value[lure]?.order.find(o => !taken.has(o.finishId))?.finishId ?? finishesOf(lure)[0]!.id
-  byHand.value = [...settled(), { rod: { lure, finishId: first }, next: null }]
+  byHand.value = [...settled(), { rod: { lure, finishId: first }, changes: [] }]
 }
 function by(what: 'plan' | 'water') {
   source.value = what
   byHand.value = null
 }
 
-const COUNTS = [1, 2, 3] as const
-const aboard = ref<number>(1)
-const names = ref(['', '', ''])
-const crew = computed(() =>
-  names.value.slice(0, aboard.value).map((n, i) => n.trim() || (aboard.value > 1 ? `Angler ${i + 1}` : '')),
-)
+const crew = ref<string[]>([''])
 const full = ref(false)
 const open = ref<number | null>(null)
 const line = computed(() => rods.value[0]?.order?.line ?? '')
@@ -114,8 +102,13 @@ async function begin() {
   // A trip is always now, whatever hour the picture was left at.
   const asked = atTime(requestOf(toRaw(reading.reading), settings.units), Date.now())
   const midnight = DateTime.fromISO(today.value, { zone }).toMillis()
-  const changes = rods.value.flatMap(({ next }, rod) =>
-    next ? [{ rod, at: new Date(midnight + next.atMin * MINUTE_MS).toISOString(), finishId: next.finishId }] : [],
+  const changes = rods.value.flatMap((r, rod) =>
+    r.changes.map(({ finishId, atMin, held }) => ({
+      rod,
+      at: new Date(midnight + atMin * MINUTE_MS).toISOString(),
+      finishId,
+      ...(held ? { held } : {}),
+    })),
   )
   await log.start({
     name: waters.current?.name ?? '',
@@ -126,6 +119,7 @@ async function begin() {
     note: '',
     ...(crew.value.some(Boolean) ? { crew: crew.value } : {}),
     ...(changes.length ? { changes } : {}),
+    ...(source.value === 'plan' && plan.value ? { planId: plan.value.id } : {}),
   })
   rig.sent = null
 }
@@ -168,7 +162,7 @@ async function begin() {
         :key="i"
         :index="i"
         :rod="r.rod"
-        :next="r.next"
+        :next="r.changes[0] ?? null"
         :stand="r.stand"
         :order="r.order"
         :owned="ownedOf(r.rod.lure)"
@@ -190,39 +184,10 @@ async function begin() {
       </p>
     </div>
     <div class="flex flex-col gap-4 p-4">
-      <div>
-        <div class="flex items-center justify-between border-b border-ink pb-2">
-          <h3 class="figure text-lead font-bold">Aboard</h3>
-          <div class="flex border border-ink" role="radiogroup" aria-label="How many fish">
-            <button
-              v-for="n in COUNTS"
-              :key="n"
-              type="button"
-              role="radio"
-              class="figure size-11 font-semibold"
-              :class="aboard === n ? 'chosen' : ''"
-              :aria-checked="aboard === n"
-              @click="aboard = n"
-            >
-              {{ n }}
-            </button>
-          </div>
-        </div>
-        <label v-for="i in aboard" :key="i" class="flex min-h-13 items-center gap-3 border-b border-hair">
-          <span class="w-24 text-ink2">{{ aboard > 1 ? `Column ${i}` : 'You' }}</span>
-          <LineField
-            :label="`Name of angler ${i}`"
-            :value="names[i - 1]!"
-            :like="`Angler ${i}`"
-            :most="40"
-            @change="n => (names = names.with(i - 1, n))"
-          />
-        </label>
-        <p v-if="aboard > 1" class="pt-2 leading-snug">
-          Each has a column under the rod of the same place: one tap says what and who. Two start on two colours: one
-          boat, one water, and the day itself sets them side by side.
-        </p>
-      </div>
+      <AboardRows v-model="crew" :most="MOST_RODS">
+        Each has a column under the rod of the same place: one tap says what and who. Two start on two colours: one
+        boat, one water, and the day itself sets them side by side.
+      </AboardRows>
       <p v-if="failed" role="alert">The ranking could not be worked out; the rods can be rigged by hand.</p>
       <p class="text-ink2">Works without a signal; times are this device’s.</p>
       <button type="button" class="action disabled:opacity-60" :disabled="waiting || !rods.length" @click="begin">

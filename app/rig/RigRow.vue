@@ -16,7 +16,7 @@ import type { RigOrder } from './work'
 const props = defineProps<{
   index: number
   rod: Rod
-  next: RigRod['next']
+  next: RigRod['changes'][number] | null
   stand: Stand | null
   order: RigOrder | null
   owned: ReadonlySet<string>

@@ -21,11 +21,11 @@ describe('rods by a plan', () => {
   ]
   it('carry what is on at the hour, and what comes after it', () => {
     expect(rodsOfPlan(plan(spells), 500)).toEqual([
-      { rod: { lure: 'popper', finishId: 'popper.bone' }, next: null },
-      { rod: { lure: 'jerkbait', finishId: bone }, next: { finishId: black, atMin: 720 } },
+      { rod: { lure: 'popper', finishId: 'popper.bone' }, changes: [] },
+      { rod: { lure: 'jerkbait', finishId: bone }, changes: [{ finishId: black, atMin: 720, held: false }] },
     ])
     expect(rodsOfPlan(plan(spells), 100)[1]!.rod.finishId).toBe(bone)
-    expect(rodsOfPlan(plan(spells), 800)[1]).toEqual({ rod: { lure: 'jerkbait', finishId: black }, next: null })
+    expect(rodsOfPlan(plan(spells), 800)[1]).toEqual({ rod: { lure: 'jerkbait', finishId: black }, changes: [] })
   })
   it('of a plan from before spells were kept carry its pack', () => {
     expect(rodsOfPlan(plan(undefined, [bone, black, 'no.such', white]), 500).map(r => r.rod.finishId)).toEqual([

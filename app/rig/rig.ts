@@ -6,10 +6,16 @@ import type { RigOrder } from './work'
 /** Most rods in a boat here. */
 export const MOST_RODS = 3
 
-/** A rod as it is to be rigged: what lies by the reel, and what a plan ties on after it, at its minute of the day. */
+/** What a plan ties on at a minute of its day; held where an angler set its hour. */
+export interface RigChange {
+  finishId: string
+  atMin: number
+  held: boolean
+}
+/** A rod as it is to be rigged: what lies by the reel, and what a plan ties on after it. */
 export interface RigRod {
   rod: Rod
-  next: { finishId: string; atMin: number } | null
+  changes: RigChange[]
 }
 
 /** The newest kept plan for a date. */
@@ -22,12 +28,12 @@ const rodOf = (finishId: string): Rod | null => {
 }
 
 /** The rods of a plan at a minute of its day: what is on each then, and its next change; of an older plan its pack. */
-export function rodsOfPlan({ spells, pack }: PlanRecord, nowMin: number): RigRod[] {
+export function rodsOfPlan({ spells, pack, pins = [] }: PlanRecord, nowMin: number): RigRod[] {
   if (!spells?.length)
     return pack
       .flatMap(id => rodOf(id) ?? [])
       .slice(0, MOST_RODS)
-      .map(rod => ({ rod, next: null }))
+      .map(rod => ({ rod, changes: [] }))
   const lanes = [...new Set(spells.map(s => s.lane))].sort((a, b) => a - b).slice(0, MOST_RODS)
   return lanes.flatMap((lane): RigRod[] => {
     const mine = spells.filter(s => s.lane === lane).sort((a, b) => a.fromMin - b.fromMin)
@@ -36,8 +42,12 @@ export function rodsOfPlan({ spells, pack }: PlanRecord, nowMin: number): RigRod
       mine.findLastIndex(s => s.fromMin <= nowMin),
     )
     const rod = rodOf(mine[at]!.finishId)
-    const after = mine[at + 1]
-    return rod ? [{ rod, next: after ? { finishId: after.finishId, atMin: after.fromMin } : null }] : []
+    const changes = mine.slice(at + 1).map(({ finishId, fromMin }) => ({
+      finishId,
+      atMin: fromMin,
+      held: pins.some(p => p.lane === lane && p.atMin === fromMin && p.after === finishId),
+    }))
+    return rod ? [{ rod, changes }] : []
   })
 }
 

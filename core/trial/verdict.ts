@@ -38,13 +38,13 @@ const ROUNDED = 10
 /** How many times as often one of the two may be bitten, in either direction: the alternatives weighed. */
 const RATIOS = [1.3, 1.6, 2, 3, 5] as const
 /** Half the logarithm of each ratio, for a and for b. */
-const LEANINGS = RATIOS.flatMap(r => [0.5 * Math.log(r), -0.5 * Math.log(r)])
+export const LEANINGS = RATIOS.flatMap(r => [0.5 * Math.log(r), -0.5 * Math.log(r)])
 
 /** Logarithm of the likelihood of so many bites in so many casts at a rate. */
 const lnLikely = ({ casts, bites }: Casts, p: number) => bites * Math.log(p) + (casts - bites) * Math.log1p(-p)
 
 /** Logarithm of Σ exp. */
-function lnSum(values: readonly number[]): number {
+export function lnSum(values: readonly number[]): number {
   const most = Math.max(...values)
   return most === -Infinity ? -Infinity : most + Math.log(values.reduce((s, v) => s + Math.exp(v - most), 0))
 }
@@ -52,9 +52,14 @@ function lnSum(values: readonly number[]): number {
 /** ln cosh x, without overflow. */
 const lnCosh = (x: number) => Math.abs(x) + Math.log1p(Math.exp(-2 * Math.abs(x))) - Math.LN2
 
-/** For each leaning k: Σ over blocks of kD − ln cosh(kD), where D is how many more bites a has than b in a block. */
-const leanings = (blocks: readonly Block[]): number[] =>
-  LEANINGS.map(k => blocks.reduce((s, { a, b }) => s + k * (a.bites - b.bites) - lnCosh(k * (a.bites - b.bites)), 0))
+/** Σ kD − ln cosh(kD) over gaps D, how many more bites a has than b in a block: what tells the signs by a leaning k. */
+export const signEvidence = (gaps: readonly number[], k: number): number =>
+  gaps.reduce((s, gap) => s + k * gap - lnCosh(k * gap), 0)
+/** That for each leaning. */
+function leanings(blocks: readonly Block[]): number[] {
+  const gaps = blocks.map(({ a, b }) => a.bites - b.bites)
+  return LEANINGS.map(k => signEvidence(gaps, k))
+}
 
 /** Logarithm of the mean of the leanings' evidence, each block as often again. */
 const lnMean = (each: readonly number[], times = 1) => lnSum(each.map(v => times * v)) - Math.log(each.length)

@@ -162,6 +162,8 @@ export interface ComingChange {
   rod: number
   at: string
   finishId: string
+  /** Held by hand: a plan made anew keeps it. */
+  held?: boolean
 }
 /** A trip on a water. What happens on it are taps of their own, so that none is ever overwritten. */
 export interface TripRecord {
@@ -180,6 +182,10 @@ export interface TripRecord {
   castsCounted?: boolean
   /** What its plan says is still to be tied on. */
   changes?: ComingChange[]
+  /** The plan it was rigged by. */
+  planId?: string | null
+  /** When its changes to come were planned anew. */
+  plannedAt?: string
   /** Rods are changed by a draw from a seed, every so many minutes from a moment on. */
   draw?: { seed: number; everyMin: number; from: string } | null
 }
@@ -377,10 +383,13 @@ export const RECORDS = {
           rod: whole('The rod', [0, 2]).required(),
           at: momentSchema('The hour of a change').required(),
           finishId: finishId('What is tied on').required(),
+          held: yesNo('Whether a change is held'),
         }),
       )
       .max(40)
       .label('The changes to come'),
+    planId: uuidSchema('The plan').allow(null),
+    plannedAt: momentSchema('When it was planned anew'),
     draw: record<NonNullable<TripRecord['draw']>>('The draw', {
       seed: whole('The seed', [0, 2 ** 32]).required(),
       everyMin: whole('The minutes between changes', [1, 240]).required(),

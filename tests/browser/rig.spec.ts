@@ -80,6 +80,57 @@ for (const hand of PRESSING) {
   })
 }
 
+for (const hand of PRESSING) {
+  test.describe(`a fair test of two by ${hand}`, () => {
+    const touch = hand === 'touch'
+    test.use({ viewport: touch ? SIZES.phone : SIZES.desk, hasTouch: true, isMobile: touch })
+    test('has both wait for one another, swap, and counts a pair once both have fished both', async ({ page }) => {
+      await visit(page, `/log${POND}`)
+      const { press } = await handOf(hand, page)
+      await press(page.getByRole('button', { name: 'Fair test' }))
+      await press(page.getByRole('radio', { name: '2' }))
+      await page.getByRole('textbox', { name: 'Name of angler 1' }).fill('Maren')
+      await page.getByRole('textbox', { name: 'Name of angler 2' }).fill('Jo')
+      await press(page.getByRole('button', { name: /^Casts in a spell/ }))
+      await page.getByRole('textbox', { name: /Casts in a spell/ }).fill('2')
+      await page.keyboard.press('Enter')
+      await press(page.getByRole('button', { name: 'Begin the test' }))
+      const cast = (who: string) => page.getByRole('button', { name: new RegExp(`^Cast, ${who}, `) })
+      const onLine = async (who: string) => {
+        const column = page.getByRole('region', { name: who, exact: true })
+        return (await column.locator('p').first().textContent())!.replace(who, '').trim()
+      }
+      const turn = async () => {
+        for (const who of ['Maren', 'Jo'])
+          for (let i = 0; i < 2; i++) {
+            await expect(cast(who)).toHaveAccessibleName(`Cast, ${who}, ${i} of 2`)
+            await press(cast(who))
+            await page.waitForTimeout(450)
+          }
+      }
+      const first = [await onLine('Maren'), await onLine('Jo')]
+      expect(first[0]).not.toBe(first[1])
+      await press(cast('Maren'))
+      await page.waitForTimeout(450)
+      await press(cast('Maren'))
+      await expect(cast('Maren')).toBeDisabled()
+      await expect(page.getByText(/Maren waits: Jo has 2 casts left, then swap/)).toBeVisible()
+      await page.reload()
+      await expect(cast('Maren')).toBeDisabled()
+      await press(cast('Jo'))
+      await page.waitForTimeout(450)
+      await press(cast('Jo'))
+      await expect(cast('Jo')).toBeDisabled()
+      await press(page.getByRole('button', { name: 'Swapped' }))
+      expect([await onLine('Jo'), await onLine('Maren')]).toEqual(first)
+      await press(page.getByRole('button', { name: /^Bite, Jo/ }))
+      await turn()
+      await expect(page.getByText('Too soon to call.').first()).toBeVisible()
+      await expect(page.getByText(/pair 2 of 10/)).toBeVisible()
+    })
+  })
+}
+
 test('two hundred taps of two, offline, with corrections, the tab closed: all are there', async ({ page, context }) => {
   await visit(page, `/log${POND}`)
   await expect(rods(page)).toHaveCount(3)
@@ -109,6 +160,33 @@ test('two hundred taps of two, offline, with corrections, the tab closed: all ar
   await expect(again.getByRole('button', { name: /^Bite, Angler 1/ })).toBeVisible()
   expect(await counts(again)).toEqual(before)
 })
+
+for (const [size, viewport] of Object.entries(SIZES))
+  test(`another sky than was foretold plans the rest of the day anew on a ${size}`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    await page.clock.install({ time: new Date('2026-04-11T13:00:00-04:00') })
+    await visit(page, `/log${POND}&bottom=3&cloud=0.2`)
+    await expect(rods(page)).toHaveCount(3)
+    await begin(page).click()
+    const rest = page.getByRole('region', { name: 'The rest of the day' })
+    await rest.getByRole('button', { name: /^The sky is not as foretold/ }).click()
+    await expect(rest.getByRole('status').filter({ hasText: 'What is left of the day asks for' })).toBeVisible()
+    const before = await rest.getByRole('list').innerText()
+    for (let i = 0; i < 8; i++) await rest.getByRole('button', { name: 'More cloud' }).click()
+    await rest.getByRole('button', { name: 'More wind' }).click()
+    await expect(rest.getByRole('button', { name: 'More cloud' })).toBeDisabled()
+    await expect(rest.getByRole('list')).not.toHaveText(before, { timeout: 15_000 })
+    await expect(page.getByText(/Conditions:.*overcast, (ripple|chop)/)).toBeVisible()
+    await rest.getByRole('button', { name: 'Take these changes' }).click()
+    const next = page.getByRole('region', { name: 'The next change' })
+    await expect(next.getByText('the next change')).toBeVisible()
+    // A plan's changes follow the sky by themselves from then on.
+    await next.getByRole('button', { name: 'Tied on' }).click()
+    const told = await rest.getByRole('list').innerText()
+    for (let i = 0; i < 9; i++) await rest.getByRole('button', { name: 'Less cloud' }).click()
+    await expect(rest.getByText(/as on the rods’ list/)).toBeVisible({ timeout: 15_000 })
+    await expect(rest.getByRole('list')).not.toHaveText(told)
+  })
 
 for (const [size, viewport] of Object.entries(SIZES))
   test(`rig and crew are clean in every theme on a ${size}`, async ({ page }) => {

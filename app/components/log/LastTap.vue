@@ -36,6 +36,15 @@ const words = computed(() => {
     <div class="flex items-stretch border-b border-hair">
       <p class="flex min-h-13 flex-1 items-center px-4" role="status">{{ words }}</p>
       <button
+        v-if="others.length === 1"
+        type="button"
+        class="figure border-l border-ink px-4 text-value font-bold"
+        :aria-label="`Not ${mine}: it was ${others[0]!.name}`"
+        @click="give(others[0]!.who)"
+      >
+        Not {{ mine }}
+      </button>
+      <button
         type="button"
         class="figure min-w-24 border-l border-ink px-4 text-value font-bold disabled:opacity-60"
         :disabled="!last"
@@ -44,8 +53,8 @@ const words = computed(() => {
         Undo
       </button>
     </div>
-    <p v-if="others.length" class="flex items-stretch border-b border-hair">
-      <span v-if="others.length > 1" class="flex items-center border-r border-ink px-4">It was</span>
+    <p v-if="others.length > 1" class="flex items-stretch border-b border-hair">
+      <span class="flex items-center border-r border-ink px-4">It was</span>
       <button
         v-for="o in others"
         :key="o.who"
@@ -54,7 +63,7 @@ const words = computed(() => {
         :aria-label="`Not ${mine}: it was ${o.name}`"
         @click="give(o.who)"
       >
-        {{ others.length === 1 ? `Not ${mine}` : o.name }}
+        {{ o.name }}
       </button>
     </p>
     <LandedFish v-if="last?.body.what === 'landed'" :tap="last" class="border-b border-hair px-4 py-2" />

@@ -3,7 +3,7 @@ import { type Tally, bitesOf } from '~/log/trip'
 import { useLogStore } from '~/log/store'
 
 /** Four large targets for a wet thumb, and casts beneath them; each is one tap, and the last can be taken back. */
-defineProps<{ tally: Tally; lead: 'landed' | 'cast'; casts: string }>()
+defineProps<{ tally: Tally }>()
 const log = useLogStore()
 const TARGETS = [
   { what: 'bite', words: 'Bite' },
@@ -15,22 +15,13 @@ const TARGETS = [
 
 <template>
   <div>
-    <button
-      v-if="lead === 'cast'"
-      type="button"
-      class="figure flex min-h-28 w-full items-center justify-between bg-accent px-4 text-rank font-bold text-on-accent"
-      @click="e => log.touch('cast', e)"
-    >
-      Cast
-      <span>{{ casts }}</span>
-    </button>
     <div class="grid grid-cols-2">
       <button
         v-for="(t, i) in TARGETS"
         :key="t.what"
         type="button"
         class="figure flex min-h-26 items-center justify-between border-b-2 border-ink px-4 text-rank font-bold"
-        :class="[i % 2 ? '' : 'border-r-2', lead === 'landed' && t.what === 'landed' ? 'bg-accent text-on-accent' : '']"
+        :class="[i % 2 ? '' : 'border-r-2', t.what === 'landed' ? 'bg-accent text-on-accent' : '']"
         @click="e => log.touch(t.what, e)"
       >
         {{ t.words }}
@@ -38,13 +29,12 @@ const TARGETS = [
       </button>
     </div>
     <button
-      v-if="lead !== 'cast'"
       type="button"
       class="figure flex min-h-14 w-full items-center justify-between border-b-2 border-ink px-4 text-lead font-bold"
       @click="e => log.touch('cast', e)"
     >
       Cast
-      <span class="font-medium">{{ casts }}</span>
+      <span class="font-medium">{{ tally.casts }}</span>
     </button>
   </div>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { finishesOf } from '#core/lure/finish'
 import { differences, pairFor } from '~/log/pair'
+import { useRigAsk } from '~/rig/useRigAsk'
+import { useRigOrders } from '~/rig/useRigOrders'
 import { useLogStore } from '~/log/store'
-import { requestOf } from '~/reading/reading'
+import { atTime, requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
@@ -14,6 +16,7 @@ import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import { plainScale } from '~/settings/plainScale'
+import AboardRows from './AboardRows.vue'
 import RodRow from './RodRow.vue'
 
 /** Start a fair test of two: the water and conditions are those in Water. */
@@ -25,6 +28,18 @@ const PIECES = plainScale('', 0)
 const SIDES = ['Lure A', 'Lure B']
 const [first] = finishesOf(reading.reading.lure)
 const rods = ref<Rod[]>(pairFor('finish', { lure: first!.lure, finishId: first!.id }, undefined))
+const crew = ref<string[]>([''])
+/** Until something is chosen by hand the two are Water's first, and the next that a fish can tell from it. */
+const chosen = ref(false)
+const askOf = useRigAsk()
+const { orders } = useRigOrders(() => [askOf(reading.reading.lure)])
+watch(orders, ({ [reading.reading.lure]: told }) => {
+  const [one, other] = told?.rotation ?? []
+  if (!told || !one || chosen.value) return
+  const { lure } = told
+  const second = other?.finishId ?? told.order.find(o => o.finishId !== one.finishId)!.finishId
+  rods.value = pairFor('finish', { lure, finishId: one.finishId }, { lure, finishId: second })
+})
 
 // A test of two: one thing differs, and the second rod follows the first in everything else.
 const differs = ref<Difference>('finish')
@@ -32,6 +47,7 @@ const casts = ref(20)
 const pairs = ref(10)
 const leaveOut = ref<Spoil[]>(['broken', 'moved'])
 function pair(what: Difference, a = rods.value[0]!, b = rods.value[1]) {
+  chosen.value = true
   differs.value = what
   rods.value = pairFor(what, a, b)
 }
@@ -60,9 +76,10 @@ async function start() {
     leaveOut: leaveOut.value,
   }
   const { waterId } = reading.reading
-  const asked = requestOf(reading.reading, settings.units)
+  const asked = atTime(requestOf(reading.reading, settings.units), Date.now())
   const name = waters.current?.name ?? ''
-  await log.start({ name, waterId, rods: rods.value, asked, trial, note: '' })
+  const named = crew.value.some(Boolean) ? { crew: crew.value } : {}
+  await log.start({ name, waterId, rods: rods.value, asked, trial, note: '', ...named })
 }
 </script>
 
@@ -79,6 +96,10 @@ async function start() {
       <Choice label="What differs" :value="differs" :options="DIFFERENCE_OPTIONS" @change="v => pair(v)" />
     </ConditionRow>
     <RodRow v-for="(rod, i) in rods" :key="i" :name="SIDES[i]!" :rod="rod" :may="may(i)" @change="r => change(i, r)" />
+    <AboardRows v-model="crew" :most="2" class="mt-4">
+      Both fish at once, with opposite things, and swap at equal casts: angler, hour and place in the boat fall out. Bow
+      and stern change from pair to pair.
+    </AboardRows>
     <ConditionRow label="Casts in a spell">
       <NumberField
         label="Casts in a spell"

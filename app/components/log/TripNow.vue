@@ -14,12 +14,14 @@ import CrewTargets from './CrewTargets.vue'
 import NextChange from './NextChange.vue'
 import DrawnRod from './DrawnRod.vue'
 import LastTap from './LastTap.vue'
+import RestOfDay from './RestOfDay.vue'
+import type { useRestOfDay } from '~/log/useRestOfDay'
 import LogTargets from './LogTargets.vue'
 import RodRow from './RodRow.vue'
 import TodayPicture from './TodayPicture.vue'
 import TapList from './TapList.vue'
 
-defineProps<{ phone: boolean }>()
+defineProps<{ phone: boolean; rest: ReturnType<typeof useRestOfDay> }>()
 /** The trip under way: rods, targets, what was tapped last, and what changed. */
 const log = useLogStore()
 const { finishOf, finishName } = useFinish()
@@ -60,8 +62,10 @@ const listed = ref(false)
         </button>
       </span>
     </p>
-    <NextChange :now-ms="now.getTime()" />
-    <TodayPicture v-if="phone" :now-ms="now.getTime()" strip />
+    <template v-if="phone">
+      <NextChange :now-ms="now.getTime()" :rest="rest" near />
+      <TodayPicture :now-ms="now.getTime()" :rest="rest" strip />
+    </template>
     <CrewTargets v-if="crew.length > 1" :names="crew" :rods="rods" @change="changeOf" />
     <ul v-else class="grid grid-cols-3 border-b-2 border-ink" aria-label="Rods">
       <li v-for="(r, i) in rods" :key="i" class="border-r border-ink last:border-0">
@@ -84,8 +88,9 @@ const listed = ref(false)
         </button>
       </li>
     </ul>
-    <LogTargets v-if="crew.length < 2" :tally="tally" lead="landed" :casts="String(tally.casts)" />
+    <LogTargets v-if="crew.length < 2" :tally="tally" />
     <LastTap />
+    <RestOfDay v-if="phone" :rest="rest" />
     <DrawnRod v-if="crew.length < 2" :now-ms="now.getTime()" />
     <div class="p-4">
       <p class="flex flex-wrap items-center gap-2">
