@@ -7,6 +7,7 @@ import { useBoxStore } from '~/box/store'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
+import { usualLanes } from './fields'
 import { calendarOf, changesOf, jsonOf } from './export'
 import { useDayStore } from './store'
 import type { DayShown, PlanShown } from './work'
@@ -51,6 +52,13 @@ describe('the day on the screen', () => {
     expect([cloud[10], cloud[11], cloud[14], cloud[9], cloud[15]]).toEqual([0.52, 0.76, 0.52, 0.4, 0.4])
     day.pullCloud(12, 0)
     expect(Math.min(...day.hours.map(h => h.cloud))).toBe(0)
+  })
+  it('begins with what is fished and what the box holds, on such water', () => {
+    const of = (...args: Parameters<typeof usualLanes>) => usualLanes(...args).map(l => l.lure)
+    expect(of('popper', [], false)).toEqual(['popper', 'walking-topwater', 'spinnerbait', 'jerkbait'])
+    expect(of('jerkbait', ['grub', 'inshore-spoon', 'jerkbait'], false).slice(0, 2)).toEqual(['jerkbait', 'grub'])
+    expect(of('inshore-spoon', ['grub', 'popper'], true).slice(0, 2)).toEqual(['inshore-spoon', 'popper'])
+    expect(of('inshore-spoon', [], true)).toHaveLength(4)
   })
   it('drops held changes with the rods they were held on, and takes every change back', () => {
     const day = useDayStore()

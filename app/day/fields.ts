@@ -1,4 +1,4 @@
-import type { LureId } from '#core/lure/types'
+import { LURES, type LureId } from '#core/lure/types'
 import type { Pin } from '#core/day/pins'
 import type { LanePlace } from '#core/day/request'
 import type { Wind } from '#core/sky/weather'
@@ -56,3 +56,18 @@ export const MOST_LANES = 8
 export const HOURS = 24
 /** A score that is neither good nor bad: what a minute of fishing is worth when a change is priced. */
 export const USUAL_SCORE = 0.6
+
+/** Rods a day begins with. */
+const FIRST_LANES = 4
+/** What else is fished where neither the water nor the box says: lures for the surface, the middle and the floor. */
+const OTHERS: Record<'fresh' | 'salt', readonly LureId[]> = {
+  fresh: ['walking-topwater', 'spinnerbait', 'jerkbait', 'stick-worm'],
+  salt: ['inshore-twitchbait', 'inshore-paddletail', 'inshore-spoon', 'popper'],
+}
+/** The rods a day begins with: what is being fished, what the box holds, then what is usual on such water. */
+export function usualLanes(lure: LureId, inBox: readonly LureId[], salt: boolean): LaneSet[] {
+  const others = OTHERS[salt ? 'salt' : 'fresh']
+  const fits = (l: LureId) => LURES[l].salt === salt || others.includes(l)
+  const all = [lure, ...inBox.filter(fits), ...others]
+  return [...new Set(all)].slice(0, FIRST_LANES).map(l => ({ lure: l, place: 'open', depthM: null }))
+}

@@ -15,7 +15,7 @@ import { localTime } from '~/reading/clock'
 import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
-import { type DaySet, FIRST_DAY, HOURS, type HourSet, USUAL_SCORE } from './fields'
+import { type DaySet, FIRST_DAY, HOURS, type HourSet, USUAL_SCORE, usualLanes } from './fields'
 
 /** A tide that moves less in an hour stands, m. */
 const SLACK_M = 0.1
@@ -30,14 +30,24 @@ export const useDayStore = defineStore('day', () => {
   const reading = useReadingStore()
   const settings = useSettingsStore()
   const box = useBoxStore()
-  const set = useLocalStorage<DaySet>('piscator.day', structuredClone(FIRST_DAY), { mergeDefaults: true })
-  const history = useRefHistory(set, { deep: true, capacity: STEPS })
+  // No rods of one's own until some are set: the day begins with what is fished and what is in the box.
+  const unset = { ...structuredClone(FIRST_DAY), lanes: [] }
+  const kept = useLocalStorage<DaySet>('piscator.day', unset, { mergeDefaults: true })
+  const history = useRefHistory(kept, { deep: true, capacity: STEPS })
 
+  const lanes = computed(() => {
+    if (kept.value.lanes.length) return kept.value.lanes
+    const { lure, salinity } = reading.reading
+    return usualLanes(lure, [...new Set(box.carried.map(l => l.body.lure))], salinity !== 'fresh')
+  })
+  const set = computed<DaySet>(() => ({ ...kept.value, lanes: lanes.value }))
   const lures = (lanes: DaySet['lanes']) => lanes.map(l => l.lure).join()
   const change = (patch: Partial<DaySet>) => {
     // Other rods have other finishes: what was held is of the rods before.
     const others = patch.lanes && !patch.pins && lures(patch.lanes) !== lures(set.value.lanes)
-    set.value = { ...set.value, ...patch, ...(others ? { pins: [] } : {}) }
+    // What is held is held on these rods.
+    const own = patch.pins?.length ? { lanes: lanes.value } : {}
+    kept.value = { ...kept.value, ...own, ...patch, ...(others ? { pins: [] } : {}) }
   }
 
   /** The hours as they are set, or as the reading has them. */

@@ -102,7 +102,9 @@ const field = <T>(key: string, to: string | null, first: T, written: Written<T>)
 
 type Word<F extends { words: readonly string[] }> = F['words'][number]
 
-/** First values: a spring morning on the green farm pond of the demonstration basin. */
+/**
+ * What a link leaves unsaid: a spring morning on the green farm pond of the demonstration basin; its moment is now.
+ */
 export const READING = {
   lure: field<Word<typeof fields.lure>>('lure', 'lure', 'shallow-crankbait', word(fields.lure)),
   species: field<Word<typeof fields.species>>('fish', 'species', 'largemouth-bass', word(fields.species)),
@@ -126,6 +128,8 @@ export const READING = {
   latitude: field('lat', null, 34.87, number(light.at.fields.latitude, 3)),
   longitude: field('lon', null, -84.3, number(light.at.fields.longitude, 3)),
   zone: field('zone', null, 'America/New_York', zone),
+  /** The place is that of the clock's zone: nobody said it. */
+  placeGuessed: field('guess', null, false, flag),
   waterId: field<string | null>('water', null, null, orNone(uuid)),
   spotId: field<string | null>('spot', null, null, orNone(uuid)),
   season: field<Word<typeof fields.season> | null>('season', 'season', null, orNone(word(fields.season))),

@@ -6,8 +6,11 @@ import { requestSchema } from '#shared/schema/request'
 import { READING } from './fields'
 import { type Reading, firstReading, requestOf, withinLimits } from './reading'
 import { readingFromQuery, readingQuery } from './readingUrl'
+import { placeIn, zoneAt } from './zone'
 import { useReadingStore } from './store'
 
+/** When links are opened that name no moment. */
+const NOW = Date.UTC(2026, 11, 1, 12, 30)
 /** A reading in which nothing is as on a first visit. */
 const OTHER: Reading = {
   lure: 'popper',
@@ -32,6 +35,7 @@ const OTHER: Reading = {
   latitude: -33.5,
   longitude: 151.25,
   zone: 'Australia/Sydney',
+  placeGuessed: true,
   waterId: '018f0000-0000-4000-8000-000000000005',
   spotId: '018f0000-0000-4000-8000-0000000000b1',
   season: 'autumn',
@@ -78,7 +82,7 @@ describe('a reading in the address', () => {
     ['the first', firstReading()],
     ['any other', OTHER],
   ])('comes back whole: %s', (_, reading) => {
-    expect(readingFromQuery(readingQuery(reading))).toEqual(reading)
+    expect(readingFromQuery(readingQuery(reading), NOW)).toEqual(reading)
   })
   it('differs in every field from the first, so that none can be forgotten', () => {
     for (const key of Object.keys(READING) as (keyof Reading)[]) expect(OTHER[key], key).not.toEqual(READING[key].first)
@@ -89,7 +93,7 @@ describe('a reading in the address', () => {
     const store = useReadingStore()
     store.set({ visibilityM: 1.2345678, depthM: 0.987654321, fishM: 1 / 3, waterM: 4.56789, temperatureC: 14.4444 })
     store.set({ cloud: 0.123456, latitude: 34.123456, timeMs: Date.UTC(2026, 4, 1, 9, 8, 7) })
-    expect(readingFromQuery(readingQuery(store.reading))).toEqual({ ...store.reading })
+    expect(readingFromQuery(readingQuery(store.reading), NOW)).toEqual({ ...store.reading })
     expect(store.reading).toMatchObject({ visibilityM: 1.235, depthM: 0.988, fishM: 0.333 })
   })
   it('leaves out lists that are empty', () => {
@@ -98,8 +102,8 @@ describe('a reading in the address', () => {
     expect(query).toMatchObject({ vis: '1.5', season: 'auto', rain: '0', water: 'auto' })
   })
   it('opens whatever it is given, and knows when it was given nothing', () => {
-    expect(readingFromQuery({})).toBeNull()
-    expect(readingFromQuery({ vis: ['1', '2'], unheard: '1' })).toBeNull()
+    expect(readingFromQuery({}, NOW)).toBeNull()
+    expect(readingFromQuery({ vis: ['1', '2'], unheard: '1' }, NOW)).toBeNull()
     const mangled = {
       vis: '9999',
       tint: 'plaid',
@@ -109,16 +113,30 @@ describe('a reading in the address', () => {
       zone: 'Moon/Sea',
       rain: '7',
     }
-    expect(readingFromQuery(mangled)).toEqual({
+    expect(readingFromQuery(mangled, NOW)).toEqual({
       ...firstReading(),
+      timeMs: NOW,
       visibilityM: 30,
       lure: 'grub',
       clues: ['birds'],
     })
-    expect(readingFromQuery({ vis: ' ', temp: '', food: 'shad:0.mullet:50.x:10', lat: 'north' })).toEqual({
+    expect(readingFromQuery({ vis: ' ', temp: '', food: 'shad:0.mullet:50.x:10', lat: 'north' }, NOW)).toEqual({
       ...firstReading(),
+      timeMs: NOW,
       forage: [{ kind: 'mullet', share: 0.5 }],
     })
+  })
+})
+
+describe('a place by the clock', () => {
+  it('is somewhere in its zone, by an old name of it too, and nowhere for what is no zone of the map', async () => {
+    for (const zone of ['America/New_York', 'Europe/Berlin', 'Australia/Sydney']) {
+      const place = (await placeIn(zone))!
+      expect(await zoneAt(place.latitude, place.longitude)).toBe(zone)
+    }
+    expect((await placeIn('Australia/Sydney'))!.latitude).toBeLessThan(0)
+    expect(await placeIn('Asia/Calcutta')).toEqual(await placeIn('Asia/Kolkata'))
+    expect(await placeIn('Etc/UTC')).toBeNull()
   })
 })
 

@@ -12,8 +12,8 @@ export function readingQuery(r: Reading): Record<string, string> {
   return out
 }
 
-/** The reading of a query; null where the query holds none of a reading's keys. */
-export function readingFromQuery(query: Record<string, unknown>): Reading | null {
+/** The reading of a query, at `nowMs` where it names no moment; null where it holds none of a reading's keys. */
+export function readingFromQuery(query: Record<string, unknown>, nowMs: number): Reading | null {
   const found: Partial<Record<keyof Reading, unknown>> = {}
   for (const k of READING_KEYS) {
     const { key, read } = READING[k] as ReadingField<unknown>
@@ -21,5 +21,5 @@ export function readingFromQuery(query: Record<string, unknown>): Reading | null
     const value = typeof text === 'string' ? read(text) : undefined
     if (value !== undefined) found[k] = value
   }
-  return Object.keys(found).length ? { ...firstReading(), ...(found as Partial<Reading>) } : null
+  return Object.keys(found).length ? { ...firstReading(), timeMs: nowMs, ...(found as Partial<Reading>) } : null
 }

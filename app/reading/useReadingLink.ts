@@ -1,25 +1,51 @@
 import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { MINUTE_MS } from '#core/units'
+import { firstReading } from './reading'
 import { readingFromQuery, readingQuery } from './readingUrl'
 import { useReadingStore } from './store'
+import { placeIn, zoneHere } from './zone'
+
+/** The moment, to the minute. */
+export const nowMinute = (): number => Math.floor(Date.now() / MINUTE_MS) * MINUTE_MS
 
 /**
- * The scene lives in the address, so that a link shares it and a reload brings it back; the last one is also
- * remembered on the device for a visit without a link.
+ * The scene lives in the address, so that a link shares it and a reload brings it back. The last one is remembered on
+ * the device: a visit without a link opens on its water, now. Other tabs of this device show the same.
  */
 export function useReadingLink(): void {
   const store = useReadingStore()
   const route = useRoute()
   const router = useRouter()
   const last = useLocalStorage<Record<string, string>>('piscator.scene', {})
-  // Once a visit: whoever comes from another place brings the reading along.
-  const opened = store.changes ? null : (readingFromQuery(route.query) ?? readingFromQuery(last.value))
-  if (opened) store.open(opened)
-  const save = useDebounceFn(() => {
+  const keep = () => {
     const query = readingQuery(store.reading)
-    last.value = query
-    void router.replace({ query })
-  }, 250)
+    if (JSON.stringify(query) !== JSON.stringify(last.value)) last.value = query
+    return query
+  }
+  // Once a visit: whoever comes from another place brings the reading along.
+  if (!store.changes) {
+    const linked = readingFromQuery(route.query, nowMinute())
+    const remembered = readingFromQuery(last.value, nowMinute())
+    if (linked) store.open(linked)
+    else if (remembered) store.open({ ...remembered, timeMs: nowMinute() })
+    else void openGuessed(store)
+    if (linked) keep()
+  }
+  const save = useDebounceFn(() => void router.replace({ query: keep() }), 250)
   watch(() => store.changes, save)
+  watch(last, query => {
+    const told = readingFromQuery(query, nowMinute())
+    if (told && JSON.stringify(query) !== JSON.stringify(readingQuery(store.reading))) store.set(told)
+  })
+}
+
+/** A first visit: now, somewhere by this clock, a temperature nobody measured. Each is shown as the guess it is. */
+async function openGuessed(store: ReturnType<typeof useReadingStore>): Promise<void> {
+  const zone = zoneHere()
+  const guess = { zone, timeMs: nowMinute(), temperatureC: null, placeGuessed: true }
+  store.open({ ...firstReading(), ...guess })
+  const place = await placeIn(zone).catch(() => null)
+  if (place && store.reading.placeGuessed) store.open({ ...store.reading, ...place })
 }

@@ -52,6 +52,7 @@ export const useWatersStore = defineStore('waters', () => {
     reading.set({
       waterId: w.id,
       spotId: null,
+      placeGuessed: false,
       latitude: w.latitude,
       longitude: w.longitude,
       salinity: w.salinity,

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { provideColumn } from './useColumn'
 import { useAnswers } from '~/screen/useScreen'
 import { useUnits } from '~/settings/useUnits'
 import { useReadingStore } from '~/reading/store'
+import { usualTemperatureC } from '#core/season/usual'
 import { LIMITS } from '#shared/vocabulary'
+import { localTime } from '~/reading/clock'
 import NumberField from '~/components/common/NumberField.vue'
 import BedBand from './BedBand.vue'
 import BedHandle from './BedHandle.vue'
@@ -30,6 +32,12 @@ defineEmits<{ food: [] }>()
 
 const store = useReadingStore()
 const { temperature } = useUnits()
+/** A temperature nobody measured is judged by place and month, and shown as that. */
+const guessed = computed(() => store.reading.temperatureC === null)
+const usualC = computed(() => {
+  const { timeMs, zone, latitude } = store.reading
+  return usualTemperatureC(localTime(timeMs, zone).ordinal, latitude)
+})
 const box = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(box)
 const c = provideColumn(width, height, reachM, held, useAnswers())
@@ -60,9 +68,8 @@ const c = provideColumn(width, height, reachM, held, useAnswers())
         </div>
         <div class="absolute left-4" :style="{ top: c.skyH.value > 95 ? '44px' : '24px' }">
           <NumberField
-            v-if="store.reading.temperatureC !== null"
-            label="Water temperature"
-            :value="store.reading.temperatureC"
+            :label="guessed ? 'Water temperature, guessed' : 'Water temperature'"
+            :value="store.reading.temperatureC ?? usualC"
             :scale="temperature"
             :min="LIMITS.temperatureC[0]"
             :max="LIMITS.temperatureC[1]"
@@ -70,18 +77,12 @@ const c = provideColumn(width, height, reachM, held, useAnswers())
             @change="t => store.set({ temperatureC: t })"
           >
             <template #default="{ shown }">
-              <span class="text-value">{{ shown }} {{ temperature.unit }}</span>
-              <span class="ml-1 text-note font-medium">water</span>
+              <span class="text-value">{{ guessed ? 'about ' : '' }}{{ shown }} {{ temperature.unit }}</span>
+              <span class="ml-1 text-note font-medium" :class="guessed ? 'underline' : ''">
+                {{ guessed ? 'usual for the month: measured?' : 'water' }}
+              </span>
             </template>
           </NumberField>
-          <button
-            v-else
-            type="button"
-            class="figure min-h-11 text-note font-semibold underline"
-            @click="store.set({ temperatureC: 15 })"
-          >
-            Add water temperature
-          </button>
         </div>
       </template>
     </div>

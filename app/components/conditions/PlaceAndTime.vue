@@ -6,6 +6,7 @@ import { useWatersStore } from '~/waters/store'
 import { LIMITS } from '#shared/vocabulary'
 import { atMinute, localTime, onDate } from '~/reading/clock'
 import { usePlace } from '~/reading/usePlace'
+import { nowMinute } from '~/reading/useReadingLink'
 import { useSpot } from '~/day/useSpot'
 import { AUTO, seasonOf, seasonOptions } from '~/words/options'
 import Choice from '~/components/common/Choice.vue'
@@ -17,7 +18,7 @@ import ConditionRow from './ConditionRow.vue'
 const store = useReadingStore()
 const waters = useWatersStore()
 const s = computed(() => store.reading)
-const { moveTo } = usePlace()
+const { moveTo, here, asking, refused } = usePlace()
 const { choose: chooseSpot } = useSpot()
 const spotOptions = computed(() => [
   { value: 'none', words: 'Anywhere on it' },
@@ -99,6 +100,14 @@ function setTime(e: Event) {
         />
       </span>
     </ConditionRow>
+    <p class="flex flex-wrap items-center gap-3 border-b border-hair py-1">
+      <button type="button" class="quiet" :disabled="asking" @click="here">
+        {{ asking ? 'Asking this device …' : 'Here' }}
+      </button>
+      <button type="button" class="quiet" @click="store.set({ timeMs: nowMinute() })">Now</button>
+      <span v-if="refused" role="status">This device does not say where it is: type the place, or choose a water.</span>
+      <span v-else-if="s.placeGuessed" class="text-ink2">The place is a guess by this device’s clock.</span>
+    </p>
     <ConditionRow label="Season" path="season">
       <Choice
         label="Season"
