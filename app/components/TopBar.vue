@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { cap } from '~/words/options'
+import MadeUpMark from '~/made-up/MadeUpMark.vue'
 import PlaceTabs from './PlaceTabs.vue'
 import WhereWhen from './WhereWhen.vue'
 
@@ -27,6 +28,7 @@ const settings = useSettingsStore()
         Piscator
       </h1>
       <PlaceTabs v-if="part === 'whole'" />
+      <MadeUpMark :class="part === 'head' ? 'ml-auto' : 'ml-3'" />
       <WhereWhen v-if="part === 'head'" always class="ml-auto" @change="$emit('where')" />
     </template>
     <template v-if="part !== 'head'">

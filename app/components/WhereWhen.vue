@@ -22,7 +22,7 @@ const local = computed(() => localTime(store.reading.timeMs, store.reading.zone)
 const where = computed(() => {
   const { latitude, placeGuessed } = store.reading
   const degrees = `${Math.abs(latitude).toFixed(placeGuessed ? 0 : 1)}° ${latitude < 0 ? 'S' : 'N'}`
-  return waters.current?.name ?? (placeGuessed ? `${degrees}, by your clock` : degrees)
+  return waters.current?.name ?? (placeGuessed ? `About ${degrees}` : degrees)
 })
 /** Within so long it is now, ms. */
 const NOW_MS = 30 * MINUTE_MS
@@ -40,7 +40,7 @@ const step = (days: number) => store.set({ timeMs: local.value.plus({ days }).to
       @click="$emit('change')"
     >
       {{ where }}
-      <span class="off">. Change place and date</span>
+      <span class="off">{{ store.reading.placeGuessed ? ', guessed by your clock' : '' }}. Change place and date</span>
     </button>
     <button
       v-if="store.reading.placeGuessed"

@@ -1,9 +1,10 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { Lean } from '#core/ranking/judge'
 import { ENGINE_VERSION } from '#core/ranking/version'
 import type { SeasonAnswer } from '#core/season-learning/season'
+import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 
 /** What the log says of a finish beside the rods in hand with it. */
@@ -30,9 +31,15 @@ const LEAST_HOURS = 1
 /** What the log has taught, and whether rankings lean on it. */
 export const useTaughtStore = defineStore('taught', () => {
   const settings = useSettingsStore()
+  const records = useRecordsStore()
   const stored = useLocalStorage<Taught>('piscator.taught', NOTHING)
   /** What another engine was taught says nothing of this one's schools. */
-  const taught = computed(() => (stored.value.engine === ENGINE_VERSION ? stored.value : NOTHING))
+  /** What a made-up log teaches is shown while that is looked through, and never leaned on. */
+  const ofMadeUp = shallowRef(NOTHING)
+  const taught = computed(() => {
+    if (records.isMadeUp) return ofMadeUp.value
+    return stored.value.engine === ENGINE_VERSION ? stored.value : NOTHING
+  })
 
   function keep({ weights, effects }: SeasonAnswer): void {
     const finishes: Taught['finishes'] = {}
@@ -46,11 +53,15 @@ export const useTaughtStore = defineStore('taught', () => {
           sure: e.chanceBetter >= 0.9 || e.chanceBetter <= 0.1,
         }
     const shifts = Object.fromEntries(weights.schools.flatMap(s => (s.shift === 0 ? [] : [[s.id, s.shift]])))
-    stored.value = { engine: ENGINE_VERSION, leaned: weights.leaned, shifts, finishes }
+    const told = { engine: ENGINE_VERSION, leaned: weights.leaned, shifts, finishes }
+    if (records.isMadeUp) ofMadeUp.value = told
+    else stored.value = told
   }
   const mayLean = computed(() => taught.value.leaned > 0 && Object.keys(taught.value.shifts).length > 0)
   /** What rankings lean by: nothing unless the angler turned it on. */
-  const lean = computed<Lean>(() => (settings.leanOnLog && mayLean.value ? taught.value.shifts : {}))
+  const lean = computed<Lean>(() =>
+    settings.leanOnLog && mayLean.value && !records.isMadeUp ? taught.value.shifts : {},
+  )
   const leans = computed(() => Object.keys(lean.value).length > 0)
   const leanedWords = computed(() => `With your log, let in ${Math.round(100 * taught.value.leaned)} % of the way.`)
   const saidOf = (finishId: string): Said | null => taught.value.finishes[finishId] ?? null

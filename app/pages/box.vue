@@ -19,6 +19,7 @@ import { useBox } from '~/box/useBox'
 import { ownOf, useBoxStore } from '~/box/store'
 import { atMinute, clock, localTime, minuteOfDay } from '~/reading/clock'
 import { requestOf } from '~/reading/reading'
+import LookThrough from '~/made-up/LookThrough.vue'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
@@ -269,6 +270,7 @@ onMounted(() => {
           <button type="button" class="action" @click="buy(null)">Add a lure</button>
           <button type="button" class="quiet" @click="sheet = 'files'">Bring a box in from a file</button>
         </p>
+        <LookThrough class="mt-4" />
       </div>
       <BoxMap v-else-if="view === 'map'" :map="map" :lures="box.carried" @edit="edit" />
       <BoxTray

@@ -44,7 +44,7 @@ export function useReadingLink(): void {
 /** A first visit: now, somewhere by this clock, a temperature nobody measured. Each is shown as the guess it is. */
 async function openGuessed(store: ReturnType<typeof useReadingStore>): Promise<void> {
   const zone = zoneHere()
-  const guess = { zone, timeMs: nowMinute(), temperatureC: null, placeGuessed: true }
+  const guess = { zone, timeMs: nowMinute(), temperatureC: null, depthM: null, placeGuessed: true }
   store.open({ ...firstReading(), ...guess })
   const place = await placeIn(zone).catch(() => null)
   if (place && store.reading.placeGuessed) store.open({ ...store.reading, ...place })

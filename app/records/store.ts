@@ -1,4 +1,4 @@
-import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
+import { useDebounceFn, useEventListener, useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -44,6 +44,9 @@ export interface Entry extends Pick<SyncEvent, 'kind' | 'body'> {
 export const useRecordsStore = defineStore('records', () => {
   const device = useDeviceStore()
   const standing: Standing = new Map()
+  /** The made-up angler's records while they are looked through, in the place of one's own: never kept or sent. */
+  const madeUp = shallowRef<Standing | null>(null)
+  const lookingThrough = useLocalStorage('piscator.made-up', false)
   /** Counts changes of what stands. */
   const changes = ref(0)
   const unsent = ref(0)
@@ -84,6 +87,21 @@ export const useRecordsStore = defineStore('records', () => {
     return (unsent.value = shelved + spilt.size + onTheirWay)
   }
 
+  async function lookThrough(): Promise<void> {
+    const { madeUpRecords } = await import('~/made-up/records')
+    const events = madeUpRecords().map(({ id, ...e }): SyncEvent => ({ ...e, id, recordId: id }) as SyncEvent)
+    const made: Standing = new Map()
+    takeIn(made, events)
+    madeUp.value = made
+    lookingThrough.value = true
+    changes.value++
+  }
+  function takeMadeUpAway(): void {
+    madeUp.value = null
+    lookingThrough.value = false
+    changes.value++
+  }
+
   const load = (): Promise<void> => (loaded ??= bring())
   async function bring(): Promise<void> {
     const here = await open()
@@ -94,6 +112,7 @@ export const useRecordsStore = defineStore('records', () => {
     await here.tryRefused()
     if (takeIn(standing, await here.all())) changes.value++
     await count(here)
+    if (lookingThrough.value) await lookThrough()
     state.value = 'here'
     listen()
     void sync()
@@ -129,7 +148,7 @@ export const useRecordsStore = defineStore('records', () => {
   function list<K extends RecordKind>(kind: K): Kept<K>[] {
     void changes.value
     const list: Kept<K>[] = []
-    for (const e of standing.get(kind)?.values() ?? []) if (e.body) list.push(keptOf(e))
+    for (const e of (madeUp.value ?? standing).get(kind)?.values() ?? []) if (e.body) list.push(keptOf(e))
     return list
   }
 
@@ -147,13 +166,14 @@ export const useRecordsStore = defineStore('records', () => {
   /** Write changes: shown at once, on the shelf as soon as it takes them, then on their way. */
   async function writeAll(entries: readonly Entry[]): Promise<void> {
     const events = entries.map(({ kind, id, body }): SyncEvent => {
-      const known = standing.get(kind)?.get(id)
+      const known = (madeUp.value ?? standing).get(kind)?.get(id)
       latestMs = Math.max(Date.now(), latestMs + 1, known ? Date.parse(known.at) + 1 : 0)
       const plain = body === null ? null : (JSON.parse(JSON.stringify(body)) as SyncEvent['body'])
       return { id: newId(), kind, recordId: id, at: new Date(latestMs).toISOString(), body: plain }
     })
-    takeIn(standing, events)
+    takeIn(madeUp.value ?? standing, events)
     changes.value++
+    if (madeUp.value) return
     unsent.value += events.length
     onTheirWay += events.length
     moments++
@@ -300,6 +320,9 @@ export const useRecordsStore = defineStore('records', () => {
     return unsent.value ? `${unsent.value} not sent yet; kept on this device.` : ''
   })
   return {
+    isMadeUp: computed(() => madeUp.value !== null),
+    lookThrough,
+    takeMadeUpAway,
     state,
     unsent,
     trouble,

@@ -190,9 +190,15 @@ async function begin() {
       </AboardRows>
       <p v-if="failed" role="alert">The ranking could not be worked out; the rods can be rigged by hand.</p>
       <p class="text-ink2">Works without a signal; times are this device’s.</p>
-      <button type="button" class="action disabled:opacity-60" :disabled="waiting || !rods.length" @click="begin">
+      <button
+        type="button"
+        class="action disabled:opacity-60"
+        :disabled="waiting || !rods.length || records.isMadeUp"
+        @click="begin"
+      >
         Begin{{ waters.current ? ` at ${waters.current.name}` : '' }}
       </button>
+      <p v-if="records.isMadeUp" role="status">These things are made up. Take them away to begin a trip of your own.</p>
       <div v-if="line">
         <h3 class="figure border-b border-ink pb-1 text-value font-bold">Line</h3>
         <p class="pt-1 leading-snug">{{ line }}</p>

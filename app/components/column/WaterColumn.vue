@@ -79,7 +79,7 @@ const c = provideColumn(width, height, reachM, held, useAnswers())
             <template #default="{ shown }">
               <span class="text-value">{{ guessed ? 'about ' : '' }}{{ shown }} {{ temperature.unit }}</span>
               <span class="ml-1 text-note font-medium" :class="guessed ? 'underline' : ''">
-                {{ guessed ? 'usual for the month: measured?' : 'water' }}
+                {{ guessed ? 'a guess' : 'water' }}
               </span>
             </template>
           </NumberField>

@@ -14,6 +14,7 @@ import { useSettingsStore } from '~/settings/store'
 import { useUnits } from '~/settings/useUnits'
 import { LURE_SHORT, cap } from '~/words/options'
 import { counted } from '~/words/numbers'
+import LookThrough from '~/made-up/LookThrough.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /**
@@ -86,9 +87,12 @@ const weights = computed(() => answer.value?.weights ?? null)
 <template>
   <section aria-label="What the log has taught" class="leading-snug">
     <h2 class="figure text-lead font-bold">What the log has taught</h2>
-    <p v-if="!logged.length">
-      Nothing yet. Fish two rods in the same half-hour at the same spot, and swap them: that is what it learns from.
-    </p>
+    <template v-if="!logged.length">
+      <p class="pb-2">
+        Nothing yet. Fish two rods in the same half-hour at the same spot, and swap them: that is what it learns from.
+      </p>
+      <LookThrough />
+    </template>
     <template v-else>
       <p v-if="failed" role="status" class="my-2 border border-ink p-2">
         It could not be worked out just now.

@@ -21,6 +21,7 @@ import FileIn from '~/components/common/FileIn.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 import LogTaught from './LogTaught.vue'
 import TapList from './TapList.vue'
+import TrialResult from './TrialResult.vue'
 import TripPicture from './TripPicture.vue'
 
 /** The season read back: which finish earned its bites, and every trip. */
@@ -109,8 +110,8 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
           </b>
         </li>
       </ul>
-      <h3 class="figure mt-5 text-value font-bold">The log as a file</h3>
-      <p class="mt-1 flex flex-wrap gap-2">
+      <h3 v-if="!records.isMadeUp" class="figure mt-5 text-value font-bold">The log as a file</h3>
+      <p v-if="!records.isMadeUp" class="mt-1 flex flex-wrap gap-2">
         <button type="button" class="quiet" @click="download('taps.csv', 'text/csv', tapsCsv(trips, log.allTaps))">
           Taps as CSV
         </button>
@@ -136,7 +137,12 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
           Trips as GPX
         </button>
       </p>
-      <FileIn accept=".json,.csv,.gpx,application/json,text/csv,application/gpx+xml" :read="read" :take="take" />
+      <FileIn
+        v-if="!records.isMadeUp"
+        accept=".json,.csv,.gpx,application/json,text/csv,application/gpx+xml"
+        :read="read"
+        :take="take"
+      />
     </section>
     <section aria-label="Trips">
       <h2 class="figure flex items-center justify-between gap-3 text-lead font-bold">
@@ -162,7 +168,8 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
             <span class="block">{{ day(t) }}. {{ account(t) }}{{ t.body.endedAt ? '' : ', under way' }}.</span>
           </button>
           <div v-if="open === t.id" class="pb-3">
-            <TripPicture :trip="t" :taps="tapsOf(t.id)" />
+            <TrialResult v-if="t.body.trial" :trip="t.body" :taps="tapsOf(t.id)" />
+            <TripPicture v-else :trip="t" :taps="tapsOf(t.id)" />
             <button v-if="t.body.endedAt && !log.current" type="button" class="quiet my-2" @click="log.resume(t.id)">
               Go on with it
             </button>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { finishesOf } from '#core/lure/finish'
 import { differences, pairFor } from '~/log/pair'
+import { useRecordsStore } from '~/records/store'
 import { useRigAsk } from '~/rig/useRigAsk'
 import { useRigOrders } from '~/rig/useRigOrders'
 import { useLogStore } from '~/log/store'
@@ -21,6 +22,7 @@ import RodRow from './RodRow.vue'
 
 /** Start a fair test of two: the water and conditions are those in Water. */
 const log = useLogStore()
+const records = useRecordsStore()
 const reading = useReadingStore()
 const settings = useSettingsStore()
 const waters = useWatersStore()
@@ -125,7 +127,12 @@ async function start() {
       <CheckGrid :options="SPOIL_OPTIONS" :on="s => leaveOut.includes(s)" @turn="turn" />
     </fieldset>
     <p v-if="untold" role="alert" class="py-2">{{ untold }}</p>
-    <button type="button" class="action mt-3 disabled:opacity-60" :disabled="!!untold || !rods.length" @click="start">
+    <button
+      type="button"
+      class="action mt-3 disabled:opacity-60"
+      :disabled="!!untold || !rods.length || records.isMadeUp"
+      @click="start"
+    >
       Begin the test
     </button>
   </section>

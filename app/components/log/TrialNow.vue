@@ -1,24 +1,17 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
-import { outlookOf } from '#core/trial/outlook'
-import { trialVerdict } from '#core/trial/verdict'
+import { computed } from 'vue'
 import { useFinish } from '~/box/useFinish'
-import { rodWords } from '~/log/pair'
 import { useLogStore } from '~/log/store'
-import { blocksOf, spellOf, trialOf } from '~/log/trial'
-import { account, headline, howLong } from '~/log/trialWords'
-import { byAngler, crewOf } from '~/log/trip'
-import { counted } from '~/words/numbers'
-import { SPOIL_OPTIONS, cap } from '~/words/options'
-import HandFigure from '~/components/figure/HandFigure.vue'
+import { spellOf } from '~/log/trial'
+import { useTrial } from '~/log/useTrial'
+import { byAngler } from '~/log/trip'
+import { SPOIL_OPTIONS } from '~/words/options'
 import CarriedRows from './CarriedRows.vue'
 import LastTap from './LastTap.vue'
+import TrialResult from './TrialResult.vue'
 import TrialRoute from './TrialRoute.vue'
 import TrialSwap from './TrialSwap.vue'
 import TrialTargets, { type TrialColumn } from './TrialTargets.vue'
-
-// The drawing of charts is not needed to tap.
-const TrialRuledOut = defineAsyncComponent(() => import('./TrialRuledOut.vue'))
 
 /** The fair test under way: what to tie on now, where the order has come to, and what the whole pairs show so far. */
 const props = defineProps<{ phone: boolean }>()
@@ -26,16 +19,10 @@ const log = useLogStore()
 const { finishOf } = useFinish()
 const trip = computed(() => log.current!.body)
 const per = computed(() => trip.value.trial!.castsPerSpell)
-const test = computed(() => trialOf(trip.value, log.taps))
-const blocks = computed(() => blocksOf(trip.value, test.value.spells))
-const result = computed(() => (blocks.value.length ? trialVerdict(blocks.value) : null))
-const outlook = computed(() => outlookOf(blocks.value, trip.value.trial!.seed))
-const crew = computed(() => crewOf(trip.value))
-const rod = (side: 'a' | 'b') => trip.value.rods[side === 'a' ? 0 : 1]!
-const names = computed(() => {
-  const named = (side: 'a' | 'b') => cap(rodWords(rod(side), trip.value.trial!.differs))
-  return { a: named('a'), b: named('b') }
-})
+const { test, crew, rod, names, said, longer } = useTrial(
+  () => trip.value,
+  () => log.taps,
+)
 const tallies = computed(() => byAngler(trip.value, log.taps))
 const columns = computed(() =>
   crew.value.map((name, who): TrialColumn => {
@@ -59,17 +46,6 @@ const where = computed(() => {
   if (now === null || crew.value.length > 1) return ''
   return `spell ${now + 1} of ${turns}`
 })
-const sums = computed(() => {
-  const of = (side: 'a' | 'b') => {
-    const mine = test.value.spells.filter(s => s.side === side)
-    return { casts: mine.reduce((n, s) => n + s.casts, 0), bites: mine.reduce((n, s) => n + s.bites, 0) }
-  }
-  return { a: of('a'), b: of('b') }
-})
-const per100 = ({ casts, bites }: { casts: number; bites: number }) =>
-  casts ? (Math.round((1000 * bites) / casts) / 10).toFixed(1) : '–'
-const said = computed(() => headline(result.value, names.value))
-const longer = computed(() => (result.value ? howLong(result.value, outlook.value) : ''))
 const spoils = computed(() => [
   ...new Set(test.value.spells.filter(s => s.turn === test.value.now).flatMap(s => s.spoils)),
 ])
@@ -79,7 +55,6 @@ const spoilt = computed(() =>
     : 'Noted. By the rule set beforehand its pair still counts.',
 )
 const route = computed(() => ({ trial: test.value, per: per.value, crew: crew.value, names: names.value }))
-const block = computed(() => test.value.spells.find(s => s.turn === test.value.now)?.block ?? null)
 </script>
 
 <template>
@@ -112,50 +87,8 @@ const block = computed(() => test.value.spells.find(s => s.turn === test.value.n
         <CarriedRows class="mt-2" />
       </div>
     </div>
-    <div class="min-w-0">
-      <div class="border-b-2 border-ink p-4">
-        <h2 class="figure text-lead font-bold">
-          {{ crew.length > 1 ? 'Both at once, and swap' : 'One thing differs, drawn order' }}
-          <span class="ml-2 text-note font-normal text-ink2">
-            <template v-if="block">pair {{ block }} of {{ trip.trial!.blocks }}.</template>
-            You do not choose which is next, so neither does your hope.
-          </span>
-        </h2>
-        <ul class="my-3 grid grid-cols-2 gap-3">
-          <li v-for="side in ['a', 'b'] as const" :key="side" class="flex items-center gap-3">
-            <span class="block h-14 w-28 bg-plate p-1">
-              <HandFigure v-if="finishOf(rod(side).finishId)" :finish="finishOf(rod(side).finishId)!" :line="2" />
-            </span>
-            <span class="leading-tight">
-              <b class="figure block text-lead">{{ per100(sums[side]) }} in 100</b>
-              <b class="block">{{ names[side] }}</b>
-              <span class="block text-note">
-                {{ counted(sums[side].bites, 'bite') }} in {{ counted(sums[side].casts, 'cast') }}
-              </span>
-            </span>
-          </li>
-        </ul>
-        <TrialRoute v-if="!phone || crew.length < 2" v-bind="route" />
-      </div>
-      <div class="grid gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_290px]">
-        <TrialRuledOut :blocks="blocks" :names="names" />
-        <div class="leading-snug">
-          <h3 class="figure text-title leading-tight font-bold">{{ said }}</h3>
-          <template v-if="result">
-            <p class="mt-2">{{ account(result, blocks, names) }}</p>
-            <p class="mt-2">{{ longer }}</p>
-            <p class="mt-2">
-              Bites in 100 casts, nine times in ten between:
-              <b v-for="side in ['a', 'b'] as const" :key="side" class="figure block">
-                {{ names[side] }} {{ (100 * result.rate[side].low).toFixed(1) }} to
-                {{ (100 * result.rate[side].high).toFixed(1) }}
-              </b>
-            </p>
-          </template>
-          <p class="mt-2">You lose nothing by it: both are fished. Fish the leader when the bites matter.</p>
-          <button type="button" class="quiet mt-3" @click="log.end()">Stop, keep the count</button>
-        </div>
-      </div>
-    </div>
+    <TrialResult :trip="trip" :taps="log.taps" :short="phone && crew.length > 1">
+      <button type="button" class="quiet mt-3" @click="log.end()">Stop, keep the count</button>
+    </TrialResult>
   </section>
 </template>
