@@ -1,4 +1,4 @@
-import { madeUpLog } from '../tests/season/madeUpLog'
+import { dice } from '../tests/reference/dice'
 import { type Page, chromium } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 
@@ -48,18 +48,24 @@ async function hungUp(page: Page): Promise<void> {
   for (let i = 0; i < 19; i++) await page.keyboard.press('ArrowRight')
   await page.getByRole('list', { name: 'Five jars' }).or(page.getByText('Beside the boat')).first().waitFor()
 }
-async function tapped(page: Page, name: string, times: number): Promise<void> {
-  const target = page.getByRole('button', { name: new RegExp(`^${name} \\d`) })
-  // By the key, since a finger's touches that follow one another at once count as one.
-  for (let i = 0; i < times; i++) await target.press('Enter')
-}
+/** Two fish a fair test; bites by the throw of a fixed die. */
 async function tested(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Two-colour test' }).click()
+  await page.getByRole('button', { name: 'Fair test' }).click()
+  await page.getByRole('radio', { name: '2' }).click()
+  await page.getByRole('textbox', { name: 'Name of angler 1' }).fill('Maren')
+  await page.getByRole('textbox', { name: 'Name of angler 2' }).fill('Jo')
   await page.getByRole('button', { name: 'Begin the test' }).click()
-  for (let i = 0; i < 93; i++) {
-    await tapped(page, 'Cast', 1)
-    if (i % 13 === 4 || i % 31 === 3) await tapped(page, 'Bite', 1)
+  const { even } = dice(7)
+  const press = (name: RegExp) => page.getByRole('button', { name }).press('Enter')
+  for (let i = 0; i < 128; i++) {
+    const go = page.getByRole('button', { name: /^(Swapped|Ends changed, go on)$/ })
+    if (await go.count()) await go.press('Enter')
+    for (const who of ['Maren', 'Jo']) {
+      await press(new RegExp(`^Cast, ${who}`))
+      if (even() < 0.09) await press(new RegExp(`^Bite, ${who}`))
+    }
   }
+  await page.getByRole('region', { name: 'The log' }).evaluate(e => e.scrollTo(0, 0))
 }
 
 /** An hour of the day's sky. */
@@ -134,14 +140,10 @@ async function filled(page: Page): Promise<void> {
   await page.getByText(/Proven: no kit/).waitFor({ timeout: 90_000 })
 }
 
-/** Season with the made-up log in it. */
+/** The made-up angler's season. */
 async function taught(page: Page): Promise<void> {
-  await page
-    .getByRole('button', { name: 'Season', exact: true })
-    .or(page.getByRole('tab', { name: 'Season' }))
-    .click()
-  const file = { name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(madeUpLog()) }
-  await page.locator('input[type=file]').setInputFiles(file)
+  await page.getByRole('button', { name: 'Season', exact: true }).click()
+  await page.getByRole('button', { name: 'Look through a made-up angler’s things' }).click()
   await page.getByText(/Which way of thinking/).waitFor({ timeout: 60_000 })
 }
 
@@ -166,6 +168,20 @@ async function crewStarted(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Begin(?! the)/ }).click()
   for (const target of ['Bite, Maren', 'Follow, Jo', 'Landed, Jo'])
     await page.getByRole('button', { name: new RegExp(`^${target}`) }).press('Enter')
+}
+/** An April afternoon with two aboard, after two hours of it. */
+async function fished(page: Page): Promise<void> {
+  await page.clock.install({ time: new Date('2026-04-11T13:05:00-04:00') })
+  await page.reload()
+  await rigged(page)
+  await page.getByRole('button', { name: /^Begin(?! the)/ }).click()
+  for (let i = 0; i < 9; i++) {
+    await page.clock.fastForward('00:14:00')
+    const target = i % 4 === 3 ? 'Landed, Jo' : i % 2 ? 'Bite, Jo' : 'Bite, Maren'
+    await page.getByRole('button', { name: new RegExp(`^${target}`) }).press('Enter')
+  }
+  await page.getByRole('region', { name: 'The next change' }).waitFor()
+  await page.getByRole('region', { name: 'The log' }).evaluate(e => e.scrollTo(0, 0))
 }
 
 interface Shot {
@@ -212,6 +228,7 @@ const SHOTS: Shot[] = [
   { name: 'bench', place: 'bench', query: CREEK, theme: 'noon', size: DESK, then: hungUp },
   { name: 'rig', place: 'log', query: DAY, theme: 'noon', size: DESK, then: rigged },
   { name: 'phone-log', place: 'log', query: DAY, theme: 'night', size: PHONE, then: crewStarted },
+  { name: 'today', place: 'log', query: DAY, theme: 'noon', size: DESK, then: fished },
   { name: 'trial', place: 'log', query: DAY, theme: 'noon', size: DESK, then: tested },
   { name: 'season', place: 'log', query: DAY, theme: 'noon', size: DESK, then: taught },
 ]
@@ -219,7 +236,10 @@ const wanted = process.argv.slice(2)
 
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
 for (const shot of SHOTS.filter(s => !wanted.length || wanted.includes(s.name))) {
-  const context = await browser.newContext({ viewport: { width: shot.size[0], height: shot.size[1] } })
+  const context = await browser.newContext({
+    viewport: { width: shot.size[0], height: shot.size[1] },
+    timezoneId: 'America/New_York',
+  })
   const page = await context.newPage()
   await page.addInitScript(
     ([theme, learnt, set]) => {

@@ -7,6 +7,8 @@ export interface KeptCall {
   asked: CallInput['asked']
   tiedOn: { id: string; name: string }
   rank: number | null
+  /** How far the list it was taken from leaned on the log, 0-1. */
+  leaned?: number | null
   waterId: string | null
   keptAt: string
 }

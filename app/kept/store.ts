@@ -25,6 +25,7 @@ const listed = (w: Extract<Waiting, { kind: 'keep' }>): ListedCall => ({
   asked: w.input.asked,
   tiedOn: { id: w.input.tiedOn, name: w.name },
   rank: null,
+  leaned: w.input.leaned ?? null,
   waterId: w.input.waterId ?? null,
   keptAt: w.input.keptAt,
   state: w.faults ? 'refused' : 'waiting',
@@ -137,11 +138,18 @@ export const useCallsStore = defineStore('calls', () => {
     asked: CallInput['asked'],
     finish: { id: string; name: string },
     waterId: string | null,
-    exactPlace = false,
+    { exactPlace = false, leaned = 0 } = {},
   ): void {
     const id = newId()
     const keptAt = new Date().toISOString()
-    const input = { asked, tiedOn: finish.id, keptAt, waterId, ...(exactPlace ? { exactPlace } : {}) }
+    const input = {
+      asked,
+      tiedOn: finish.id,
+      keptAt,
+      waterId,
+      ...(exactPlace ? { exactPlace } : {}),
+      ...(leaned ? { leaned } : {}),
+    }
     waiting.value = [...waiting.value, { kind: 'keep', id, input, name: finish.name }]
     last.value = { id, name: finish.name }
     void flush()

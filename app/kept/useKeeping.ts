@@ -1,6 +1,7 @@
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
 import { type Answers, useAnswers } from '~/screen/useScreen'
+import { useTaughtStore } from '~/log/taught'
 import { useSettingsStore } from '~/settings/store'
 import { useCallsStore } from './store'
 
@@ -8,6 +9,7 @@ import { useCallsStore } from './store'
 export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> = useAnswers()) {
   const calls = useCallsStore()
   const settings = useSettingsStore()
+  const taught = useTaughtStore()
   const selected = computed(() => screen.value?.call.finish ?? null)
 
   /** Why the chosen finish cannot be kept; nothing where it can. */
@@ -20,7 +22,10 @@ export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> 
   function keep(): void {
     if (!selected.value || !asked.value || hindrance.value) return
     const { limit: _limit, units: _units, ...request } = asked.value.request
-    calls.keep(request, selected.value, asked.value.waterId, settings.exactPlace)
+    calls.keep(request, selected.value, asked.value.waterId, {
+      exactPlace: settings.exactPlace,
+      leaned: taught.leaned,
+    })
   }
   return { selected, hindrance, keep, justKept: computed(() => calls.last), takeBack: calls.takeBack }
 }

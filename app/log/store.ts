@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref } from 'vue'
+import { ENGINE_VERSION } from '#core/ranking/version'
 import type { Rod, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
 import { type Kept, useRecordsStore } from '~/records/store'
 import { spellOf, trialOf } from './trial'
@@ -9,6 +10,8 @@ import { useWhereaboutsStore } from './whereabouts'
 
 /** The same target touched again so soon is one touch of a wet finger, ms. */
 const BOUNCE_MS = 400
+/** So many of a list are kept with what was chosen from it. */
+const SHOWN = 3
 
 /** The log: the trip that is under way, and every tap on it, on the device before anything else. */
 export const useLogStore = defineStore('log', () => {
@@ -78,6 +81,12 @@ export const useLogStore = defineStore('log', () => {
   }
   const mend = (t: Tap, patch: Partial<TapRecord>) => records.put('tap', { ...t.body, ...patch }, t.id)
   const takeOut = (id: string) => records.remove('tap', id)
-  const rig = (i: number, to: Rod) => tap('rig', { rod: i, rig: to })
+  /** Rig a rod anew; `first` is what stood first in the list it was chosen from. */
+  const rig = (i: number, to: Rod, first: readonly string[] = []) =>
+    tap('rig', {
+      rod: i,
+      rig: to,
+      ...(first.length ? { shown: { engine: ENGINE_VERSION, first: first.slice(0, SHOWN) } } : {}),
+    })
   return { trips, allTaps, current, taps, who, rod, start, change, end, resume, tap, touch, undo, mend, takeOut, rig }
 })

@@ -63,7 +63,9 @@ export const useTaughtStore = defineStore('taught', () => {
     settings.leanOnLog && mayLean.value && !records.isMadeUp ? taught.value.shifts : {},
   )
   const leans = computed(() => Object.keys(lean.value).length > 0)
+  /** How far what is shown leans on the log, 0-1. */
+  const leaned = computed(() => (leans.value ? taught.value.leaned : 0))
   const leanedWords = computed(() => `With your log, let in ${Math.round(100 * taught.value.leaned)} % of the way.`)
   const saidOf = (finishId: string): Said | null => taught.value.finishes[finishId] ?? null
-  return { keep, mayLean, lean, leans, leanedWords, saidOf }
+  return { keep, mayLean, lean, leans, leaned, shifts: computed(() => taught.value.shifts), leanedWords, saidOf }
 })

@@ -93,6 +93,7 @@ function by(what: 'plan' | 'water') {
 
 const crew = ref<string[]>([''])
 const full = ref(false)
+const castsCounted = ref(false)
 const open = ref<number | null>(null)
 const line = computed(() => rods.value[0]?.order?.line ?? '')
 const cautions = computed(() => rods.value[0]?.order?.cautions ?? [])
@@ -118,6 +119,7 @@ async function begin() {
     trial: null,
     note: '',
     ...(crew.value.some(Boolean) ? { crew: crew.value } : {}),
+    ...(castsCounted.value ? { castsCounted: true } : {}),
     ...(changes.length ? { changes } : {}),
     ...(source.value === 'plan' && plan.value ? { planId: plan.value.id } : {}),
   })
@@ -188,6 +190,13 @@ async function begin() {
         Each has a column under the rod of the same place: one tap says what and who. Two start on two colours: one
         boat, one water, and the day itself sets them side by side.
       </AboardRows>
+      <label class="flex min-h-11 items-center gap-3 leading-tight">
+        <input v-model="castsCounted" type="checkbox" class="size-6 shrink-0 accent-ink" />
+        <span>
+          Every cast will be tapped
+          <span class="block text-note text-ink2">Then casts are compared, not minutes. Leave it off otherwise.</span>
+        </span>
+      </label>
       <p v-if="failed" role="alert">The ranking could not be worked out; the rods can be rigged by hand.</p>
       <p class="text-ink2">Works without a signal; times are this device’s.</p>
       <button

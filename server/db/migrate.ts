@@ -7,11 +7,12 @@ import { identity } from '#server/db/migrations/0003-identity'
 import { events } from '#server/db/migrations/0004-events'
 import { ownWaters } from '#server/db/migrations/0005-own-waters'
 import { turns } from '#server/db/migrations/0006-turns'
+import { leaned } from '#server/db/migrations/0007-leaned'
 
 /** Any number, the same for every Piscator process: two starting at once take turns. */
 const LOCK = 7_402_611
 
-const MIGRATIONS = [first, lists, identity, events, ownWaters, turns]
+const MIGRATIONS = [first, lists, identity, events, ownWaters, turns, leaned]
 /** The newest state of the schema this code knows. */
 export const SCHEMA = MIGRATIONS.at(-1)!.name
 

@@ -69,6 +69,8 @@ export class Call extends Model<InferAttributes<Call>, InferCreationAttributes<C
   declare answer: Answer
   /** Place of what was tied on in the answer; null where the answer does not hold it. */
   declare rank: number | null
+  /** How far the list it was taken from leaned on the angler's log, 0-1; null where that was not said. */
+  declare leaned: CreationOptional<number | null>
   /** Size of what was asked and answered, counted against the device's quota. */
   declare bytes: CreationOptional<number>
   declare engineVersion: string
@@ -171,6 +173,7 @@ export function defineModels(sequelize: Sequelize) {
       asked: { type: DataTypes.JSONB, allowNull: false },
       answer: { type: DataTypes.JSONB, allowNull: false },
       rank: { type: DataTypes.INTEGER, allowNull: true },
+      leaned: { type: DataTypes.REAL, allowNull: true },
       bytes: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
       engineVersion: text(),
       tiedOn: text(),

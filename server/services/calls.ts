@@ -21,14 +21,16 @@ const ALL = 60
 const KEPT_PLACES = 10
 
 /** What a list shows of a call; the answer itself, fifty times as large, stays in the database. */
-const LISTED = ['id', 'waterId', 'asked', 'tiedOn', 'rank', 'engineVersion', 'keptAt'] as const
+const LISTED = ['id', 'waterId', 'asked', 'tiedOn', 'rank', 'leaned', 'engineVersion', 'keptAt'] as const
 
 export interface CallOut {
   id: string
   waterId: string | null
   asked: CallInput['asked']
   tiedOn: { id: string; name: string }
+  /** By the engine alone: what the log leaned is not in it. */
   rank: number | null
+  leaned: number | null
   engineVersion: string
   keptAt: string
 }
@@ -39,6 +41,7 @@ const callOut = (c: Call): CallOut => ({
   asked: c.asked,
   tiedOn: { id: c.tiedOn, name: c.finish!.name },
   rank: c.rank,
+  leaned: c.leaned,
   engineVersion: c.engineVersion,
   keptAt: c.keptAt.toISOString(),
 })
@@ -179,6 +182,7 @@ export async function keepCall(
       answer: kept,
       bytes: JSON.stringify(kept).length + JSON.stringify(asked).length,
       rank: place,
+      leaned: input.leaned ?? null,
       engineVersion: ENGINE_VERSION,
       tiedOn: finish.id,
       keptAt: new Date(input.keptAt),

@@ -12,6 +12,8 @@ export interface CallInput {
   tiedOn: string
   keptAt: string
   waterId?: string | null
+  /** How far the list it was taken from leaned on the angler's log, 0-1. */
+  leaned?: number
   /** Keep the place of the question as it was given, not rounded to about a kilometre. */
   exactPlace?: boolean
 }
@@ -27,6 +29,7 @@ export const callSchema = Joi.object<CallInput>({
     .required(),
   keptAt: momentSchema('The time it was kept').required(),
   waterId: uuidSchema('The water').allow(null),
+  leaned: Joi.number().strict().min(0).max(1).label('How far the log leaned it'),
   exactPlace: Joi.boolean().strict().label('The exact place'),
 })
   .label('The call')

@@ -19,8 +19,9 @@ const [TRIP_MIN, ROD_MIN] = [270, 15] as const
 /**
  * A log drawn from the model's own priors, or with schools that mean nothing.
  * @param schools whether the schools have the effects they are thought to have
+ * @param shared slope and effects of the schools to fish by, in the place of drawn ones
  */
-export function simulate(seed: number, trips: number, schools: boolean): Simulated {
+export function simulate(seed: number, trips: number, schools: boolean, shared?: readonly number[]): Simulated {
   const { even, normal } = dice(seed)
   const stance = () => Math.max(-1, Math.min(1, 0.4 * normal()))
   const stands = Array.from({ length: MOMENTS }, (): Stands => {
@@ -34,8 +35,8 @@ export function simulate(seed: number, trips: number, schools: boolean): Simulat
     water: { visibilityM: 1 + i / 10, tint: 'green' },
     light: { sky: 'clear', sunElevationDeg: 30 },
   }))
-  const slope = PRIORS.slope.mean + PRIORS.slope.sd * normal()
-  const delta = Array.from({ length: COVARIATES - 1 }, () => (schools ? PRIORS.school * normal() : 0))
+  const slope = shared?.[0] ?? PRIORS.slope.mean + PRIORS.slope.sd * normal()
+  const delta = shared?.slice(1) ?? Array.from({ length: COVARIATES - 1 }, () => (schools ? PRIORS.school * normal() : 0))
   const drawn = even()
   const width = drawn < 0.4 ? WIDTHS[0] : drawn < 0.8 ? WIDTHS[1] : WIDTHS[2]
   const v = FINISHES.map(() => width.sd * normal())

@@ -11,6 +11,7 @@ import { benchLures } from './lures'
 import { benchLog } from './log'
 import { benchStability } from './stability'
 import { benchSentences } from './sentences'
+import { benchPool } from './pool'
 import { benchSeason } from './season'
 import { benchTrial } from './trial'
 
@@ -27,6 +28,7 @@ if (run('stability')) benchStability()
 if (run('readings')) benchReadings()
 if (run('sentences')) benchSentences()
 if (run('season')) benchSeason()
+if (run('pool')) benchPool()
 if (run('lures')) benchLures()
 if (run('trial')) benchTrial()
 if (run('day')) benchDay()

@@ -14,6 +14,7 @@ import { useSettingsStore } from '~/settings/store'
 import { useUnits } from '~/settings/useUnits'
 import { LURE_SHORT, cap } from '~/words/options'
 import { counted } from '~/words/numbers'
+import FirstFive from './FirstFive.vue'
 import LookThrough from '~/made-up/LookThrough.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
@@ -167,7 +168,7 @@ const weights = computed(() => answer.value?.weights ?? null)
             v-model="settings.leanOnLog"
             type="checkbox"
             class="size-6 accent-(--ink)"
-            :disabled="!taught.mayLean"
+            :disabled="!taught.mayLean || records.isMadeUp"
           />
           Lean on my log
         </label>
@@ -180,7 +181,8 @@ const weights = computed(() => answer.value?.weights ?? null)
           </template>
         </p>
       </div>
-      <p v-if="answer.used.comparedBites" class="mt-2 flex flex-wrap items-center gap-3">
+      <FirstFive v-if="taught.mayLean" class="mt-4" :shifts="taught.shifts" />
+      <p v-if="answer.used.comparedBites && !records.isMadeUp" class="mt-2 flex flex-wrap items-center gap-3">
         <button type="button" class="quiet" @click="givePool">A share for a pool</button>
         <span class="min-w-48 flex-1 text-ink2">
           A file with how your bites pull at the schools’ weights, and nothing of places, times or lures. Many are added

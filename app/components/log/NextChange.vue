@@ -46,7 +46,7 @@ async function tiedOn() {
   const { rods } = props.rest
   for (const { rod, finishId } of next.value!.together) {
     const lure = finishOf(finishId)?.lure ?? rods.value[rod]!.lure
-    await log.rig(rod, { ...rods.value[rod]!, lure, finishId })
+    await log.rig(rod, { ...rods.value[rod]!, lure, finishId }, [finishId])
   }
 }
 </script>

@@ -16,6 +16,8 @@ const props = defineProps<{
   name: string
   rod: Rod
   may: readonly Difference[]
+  /** Finishes in the order of the moment; those not in it follow as the catalogue has them. */
+  order?: readonly string[]
   /** Lures of the box in colours of one's own may be chosen too. */
   own?: boolean
 }>()
@@ -27,7 +29,12 @@ const setLure = (lure: LureId) => emit('change', { ...props.rod, lure, finishId:
 const finishOptions = () => {
   const { lure } = props.rod
   const own = ownFinishes(props.own ? box.own.filter(o => o.lure === lure) : [])
-  return [...own, ...finishesOf(lure)].map(f => ({ value: f.id, words: f.name }))
+  const place = (id: string) => {
+    const at = props.order?.indexOf(id) ?? -1
+    return at < 0 ? Infinity : at
+  }
+  const all = [...own, ...finishesOf(lure)].map((f, i) => ({ f, i, at: place(f.id) }))
+  return all.sort((a, b) => (a.at === b.at ? a.i - b.i : a.at - b.at)).map(({ f }) => ({ value: f.id, words: f.name }))
 }
 const WORDS = [
   { key: 'line', like: 'Line, like 10 lb braid' },

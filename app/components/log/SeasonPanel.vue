@@ -22,6 +22,7 @@ import HandFigure from '~/components/figure/HandFigure.vue'
 import LogTaught from './LogTaught.vue'
 import TapList from './TapList.vue'
 import TrialResult from './TrialResult.vue'
+import TripStems from './TripStems.vue'
 import TripPicture from './TripPicture.vue'
 
 /** The season read back: which finish earned its bites, and every trip. */
@@ -75,6 +76,7 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
 
 <template>
   <div class="grid gap-6 p-4 lg:grid-cols-2">
+    <TripStems class="min-w-0 lg:col-span-2" :trips="log.trips" :taps-of="tapsOf" />
     <LogTaught class="min-w-0 lg:col-span-2" :trips="trips" :taps="log.allTaps" />
     <section aria-label="Bites by finish">
       <h2 class="figure text-lead font-bold">Bites an hour, by finish</h2>

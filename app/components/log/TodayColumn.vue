@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import { computed } from 'vue'
 import { WINDS } from '#core/sky/weather'
 import { sunElevationDeg } from '#core/sky/sun'
 import { LURES } from '#core/lure/types'
 import { usualDepthM } from '#core/request/resolve'
 import { useFinish } from '~/box/useFinish'
+import { localTime } from '~/reading/clock'
 import { cloudOf } from '~/log/restOfDay'
 import { useLogStore } from '~/log/store'
 import { crewOf, depthNow, rodNow } from '~/log/trip'
@@ -107,7 +107,9 @@ const words = computed(() => {
       <path :d="`${scallops}H${W - cloudW}Z`" fill="var(--sky2)" stroke="var(--ink)" stroke-width="1.4" />
       <path :d="surface" fill="none" stroke="var(--ink)" stroke-width="2.4" />
       <g class="figure text-note font-semibold" fill="var(--ink)">
-        <text x="10" y="22" class="text-value font-bold">{{ DateTime.fromMillis(nowMs).toFormat('HH:mm') }}</text>
+        <text x="10" y="22" class="text-value font-bold">
+          {{ localTime(nowMs, rest.zone.value).toFormat('HH:mm') }}
+        </text>
         <text :x="W - 8" y="18" text-anchor="end">sun {{ Math.round(sunDeg) }}°</text>
         <text :x="W - 8" y="60" text-anchor="end">
           cloud {{ Math.round(100 * cloudOf(noted)) }} %, {{ WINDS[noted.light.wind ?? 'calm'].words }}

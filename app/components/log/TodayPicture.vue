@@ -5,7 +5,7 @@ import { computed, ref } from 'vue'
 import { useFinish } from '~/box/useFinish'
 import { useLogStore } from '~/log/store'
 import { byLight, heldRods, hungOf, lightThrough } from '~/log/today'
-import { bitesOf, byRod, crewOf } from '~/log/trip'
+import { type Tap, bitesOf, byRod, crewOf } from '~/log/trip'
 import type { useRestOfDay } from '~/log/useRestOfDay'
 import { LURE_SHORT, cap } from '~/words/options'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -58,7 +58,12 @@ const span = computed(() => {
     to: Math.max(props.nowMs + 2 * HOUR_MS, from + 6 * HOUR_MS, ...changes.value.map(c => c.ms + HOUR_MS)),
   }
 })
-const light = computed(() => lightThrough(trip.value.body, log.taps, span.value.from, span.value.to))
+// Conditions alone make the light: a bite works none of it out anew.
+const notes = computed<Tap[]>(before => {
+  const now = log.taps.filter(t => t.body.what === 'conditions')
+  return before && before.length === now.length && now.every((t, i) => t === before[i]) ? before : now
+})
+const light = computed(() => lightThrough(trip.value.body, notes.value, span.value.from, span.value.to))
 const CHART = computed(() => (props.strip ? 74 : 148))
 const LANE_PX = 58
 /** Room for the words of a lane, px. */
@@ -86,18 +91,32 @@ const luxLines = computed(() => {
 const line = (points: typeof light.value) => points.map((p, i) => `${i ? 'L' : 'M'}${x(p.ms)} ${y(p.lux)}`).join('')
 const past = computed(() => line(light.value.filter(p => p.ms <= props.nowMs)))
 const toCome = computed(() => line(light.value.filter(p => p.ms >= props.nowMs - HOUR_MS / 8)))
-const luxNear = (ms: number) => light.value.reduce((a, b) => (Math.abs(b.ms - ms) < Math.abs(a.ms - ms) ? b : a)).lux
-const hung = computed(() => hungOf(log.taps).map(h => ({ ...h, x: x(h.ms), y: y(luxNear(h.ms)) })))
+/** The light is worked out at even steps: the nearest of them. */
+const luxNear = (ms: number) => {
+  const { from, to } = span.value
+  const at = Math.round(((light.value.length - 1) * (ms - from)) / (to - from))
+  return light.value[Math.min(light.value.length - 1, Math.max(0, at))]!.lux
+}
 const STROKE = { bite: 26, landed: 26, follow: 13 } as const
+/** What hangs from the light, a path for each kind: thousands of taps are drawn as three things. */
+const hung = computed(() => {
+  const paths = { bite: '', landed: '', follow: '', lanes: '' }
+  for (const { ms, rod, what } of hungOf(log.taps)) {
+    const [px, py] = [x(ms).toFixed(1), y(luxNear(ms))]
+    paths[what] += `M${px} ${py.toFixed(1)}v${STROKE[what]}${what === 'landed' ? 'm-6 1h12' : ''}`
+    if (!props.strip) paths.lanes += `M${px} ${laneY(rod) + 34}v20`
+  }
+  return paths
+})
 const hours = computed(() => {
   const first = Math.ceil(span.value.from / HOUR_MS)
   const last = Math.floor(span.value.to / HOUR_MS)
   const every = Math.max(1, Math.ceil((last - first) / Math.max(3, Math.floor(width.value / 90))))
   return Array.from({ length: Math.floor((last - first) / every) + 1 }, (_, i) => (first + i * every) * HOUR_MS)
 })
-const clock = (ms: number) => DateTime.fromMillis(ms).toFormat('HH:mm')
+const clock = (ms: number) => DateTime.fromMillis(ms, { zone: props.rest.zone.value }).toFormat('HH:mm')
 const lanes = computed(() => trip.value.body.rods.map((_, i) => i))
-const held = computed(() => heldRods(trip.value, log.taps, props.nowMs))
+const held = computed(() => (props.strip ? [] : heldRods(trip.value, log.taps, props.nowMs)))
 const laneY = (rod: number) => CHART.value + 26 + rod * LANE_PX
 const height = computed(() => (props.strip ? CHART.value + 20 : laneY(lanes.value.length) + 4))
 const bands = computed(() =>
@@ -128,10 +147,10 @@ const mostPerHour = computed(() => Math.max(1, ...bands.value.map(b => b.perHour
         <path :d="toCome" fill="none" stroke="var(--ink)" stroke-width="1.6" stroke-dasharray="4 4" />
         <path :d="past" fill="none" stroke="var(--ink)" stroke-width="3.4" />
         <path :d="`M0 ${CHART}H${width}`" stroke="var(--ink)" />
-        <g v-for="h in hung" :key="h.id" stroke="var(--ink)" fill="none">
-          <path :d="`M${h.x} ${h.y}v${STROKE[h.what]}`" :stroke-width="h.what === 'follow' ? 1.4 : 4" />
-          <path v-if="h.what === 'landed'" :d="`M${h.x - 6} ${h.y + 27}h12`" stroke-width="4" />
-          <path v-if="!strip" :d="`M${h.x} ${laneY(h.rod) + 34}v20`" stroke-width="1.6" />
+        <g stroke="var(--ink)" fill="none">
+          <path :d="hung.bite + hung.landed" stroke-width="4" />
+          <path :d="hung.follow" stroke-width="1.4" />
+          <path :d="hung.lanes" stroke-width="1.6" />
         </g>
         <path :d="`M${x(nowMs)} 0V${height}`" stroke="var(--ink)" stroke-width="2" />
         <g v-for="c in changes" :key="`${c.rod} ${c.ms}`">

@@ -3,6 +3,8 @@ import { keptText } from '#shared/text'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useFinish } from '~/box/useFinish'
+import { useRigAsk } from '~/rig/useRigAsk'
+import { useRigOrders } from '~/rig/useRigOrders'
 import { useLogStore } from '~/log/store'
 import { bitesOf, byRod, crewOf, isPaused, rodNow, rodsNow } from '~/log/trip'
 import { counted } from '~/words/numbers'
@@ -47,6 +49,9 @@ function changeOf(who: number) {
 }
 /** The rod that is changed: that of whoever asked. */
 const theirs = computed(() => rodNow(log.taps, log.who))
+const askOf = useRigAsk()
+const { orders } = useRigOrders(() => (changing.value ? [askOf(rods.value[theirs.value]!.lure)] : []))
+const order = computed(() => orders.value[rods.value[theirs.value]!.lure]?.order.map(o => o.finishId) ?? [])
 /** Thousands of taps are not drawn before they are looked at. */
 const listed = ref(false)
 </script>
@@ -122,7 +127,15 @@ const listed = ref(false)
         :rod="rods[theirs]!"
         :may="['lure', 'finish', 'line', 'size']"
         own
-        @change="rod => log.rig(theirs, rod)"
+        :order="order"
+        @change="
+          rod =>
+            log.rig(
+              theirs,
+              rod,
+              orders[rod.lure]?.order.map(o => o.finishId),
+            )
+        "
       />
       <form class="mt-2 flex gap-2" @submit.prevent="say">
         <input

@@ -15,7 +15,8 @@ const when = (c: ListedCall) => DateTime.fromISO(c.keptAt).toFormat('d LLL, HH:m
 const conditions = (c: ListedCall) => {
   const { tint, visibilityM } = c.asked.water
   const place = c.rank ? `, ranked ${c.rank}` : ''
-  return `${when(c)}. ${JAR_WORDS[tint]} to ${lengthText(visibilityM)}${place}.`
+  const log = c.leaned ? `, from a list that leaned on your log by ${Math.round(100 * c.leaned)} %` : ''
+  return `${when(c)}. ${JAR_WORDS[tint]} to ${lengthText(visibilityM)}${place}${log}.`
 }
 const mendWords = (c: ListedCall) =>
   c.faults.some(f => f.path === 'waterId') ? 'Keep it without its water' : 'Send it again'

@@ -1,0 +1,12 @@
+import type { QueryInterface } from 'sequelize'
+
+/** A call says how far the ranking it was taken from leaned on its angler's log; calls from before do not. */
+export const leaned = {
+  name: '0007-leaned',
+  async up({ context: q }: { context: QueryInterface }) {
+    await q.sequelize.query('alter table calls add column leaned real check (leaned between 0 and 1)')
+  },
+  async down({ context: q }: { context: QueryInterface }) {
+    await q.sequelize.query('alter table calls drop column leaned')
+  },
+}
