@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { cap } from '~/words/options'
-import MadeUpMark from '~/made-up/MadeUpMark.vue'
+import MadeUpMark from '~/components/made-up/MadeUpMark.vue'
 import PlaceTabs from './PlaceTabs.vue'
 import WhereWhen from './WhereWhen.vue'
 

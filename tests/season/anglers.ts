@@ -36,7 +36,8 @@ export function simulate(seed: number, trips: number, schools: boolean, shared?:
     light: { sky: 'clear', sunElevationDeg: 30 },
   }))
   const slope = shared?.[0] ?? PRIORS.slope.mean + PRIORS.slope.sd * normal()
-  const delta = shared?.slice(1) ?? Array.from({ length: COVARIATES - 1 }, () => (schools ? PRIORS.school * normal() : 0))
+  const drawnDelta = () => (schools ? PRIORS.school * normal() : 0)
+  const delta = shared?.slice(1) ?? Array.from({ length: COVARIATES - 1 }, drawnDelta)
   const drawn = even()
   const width = drawn < 0.4 ? WIDTHS[0] : drawn < 0.8 ? WIDTHS[1] : WIDTHS[2]
   const v = FINISHES.map(() => width.sd * normal())

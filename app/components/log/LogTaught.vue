@@ -15,7 +15,7 @@ import { useUnits } from '~/settings/useUnits'
 import { LURE_SHORT, cap } from '~/words/options'
 import { counted } from '~/words/numbers'
 import FirstFive from './FirstFive.vue'
-import LookThrough from '~/made-up/LookThrough.vue'
+import LookThrough from '~/components/made-up/LookThrough.vue'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /**

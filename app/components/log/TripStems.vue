@@ -40,9 +40,12 @@ const sums = computed(() => ({
   hours: ended.value.reduce((s, t) => s + t.hours, 0),
   bites: ended.value.reduce((s, t) => s + t.bites, 0),
 }))
-const words = computed(
-  () =>
-    `${counted(ended.value.length, 'trip')}, ${Math.round(sums.value.hours)} hours, ${counted(sums.value.bites, 'bite')}`,
+const words = computed(() =>
+  [
+    counted(ended.value.length, 'trip'),
+    `${Math.round(sums.value.hours)} hours`,
+    counted(sums.value.bites, 'bite'),
+  ].join(', '),
 )
 </script>
 

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { trialVerdict } from '#core/trial/verdict'
 import { RECORDS, type TapRecord, type TripRecord } from '#shared/schema/record'
-import { blocksOf, trialOf } from '~/log/trial'
-import { loggedTrip } from '~/log/seasonLog'
-import { type Tap, type Trip, tapsByTrip } from '~/log/trip'
+import { blocksOf, trialOf } from './trial'
+import { loggedTrip } from './seasonLog'
+import { type Tap, type Trip, tapsByTrip } from './trip'
 import { MADE_UP, TRIAL } from '../../tests/season/madeUp'
-import { madeUpRecords } from './records'
+import { madeUpRecords } from '~/made-up/records'
 
 const all = madeUpRecords()
 const trips = all.filter(r => r.kind === 'trip') as unknown as Trip[]
