@@ -17,7 +17,7 @@ import Choice from '~/components/common/Choice.vue'
 import NumberField from '~/components/common/NumberField.vue'
 import ConditionRow from '~/components/conditions/ConditionRow.vue'
 import { plainScale } from '~/settings/plainScale'
-import AboardRows from './AboardRows.vue'
+import AboardRows from '~/components/common/AboardRows.vue'
 import RodRow from './RodRow.vue'
 
 /** Start a fair test of two: the water and conditions are those in Water. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import LineField from '~/components/common/LineField.vue'
+import LineField from './LineField.vue'
 
 /** Who is aboard, by name; names are kept as the number of anglers is changed. */
 const props = defineProps<{ most: number }>()
