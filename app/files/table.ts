@@ -94,10 +94,18 @@ export const jsonColumn = <B>(key: keyof B & string, name: string = key, fallbac
   },
 })
 
-/** Records as CSV (RFC 4180) under a head line, ids first. */
+/** Text that a spreadsheet would take for a formula; a number below nought is none. */
+const FORMULA = /^[=+@\t\r]|^-(?!\d+(\.\d+)?$)/
+/** A table as CSV (RFC 4180) under a head line; what would be a formula is marked as text by an apostrophe. */
+export const csvOf = (fields: readonly string[], data: readonly (readonly unknown[])[]): string =>
+  Papa.unparse({ fields: [...fields], data: data.map(row => [...row]) }, { escapeFormulae: FORMULA })
+/** A cell as it was before it was marked as text. */
+const unmarked = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell)
+
+/** Records as CSV under a head line, ids first. */
 export function toTable<B>(columns: readonly Column<B>[], records: readonly { id: string; body: B }[]): string {
   const rows = records.map(({ id, body }) => [id, ...columns.map(c => c.write(body))])
-  return Papa.unparse({ fields: ['id', ...columns.map(c => c.name)], data: rows })
+  return csvOf(['id', ...columns.map(c => c.name)], rows)
 }
 
 function put(into: Record<string, unknown>, [head, ...rest]: string[], value: unknown): void {
@@ -110,6 +118,7 @@ export function rowsOf(text: string, needed: readonly string[]): Partial<Record<
   const { data, meta } = Papa.parse<Partial<Record<string, string>>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
+    transform: unmarked,
   })
   const missing = needed.find(c => !meta.fields?.includes(c))
   return missing === undefined

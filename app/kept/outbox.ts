@@ -8,7 +8,7 @@ export interface KeptCall {
   tiedOn: { id: string; name: string }
   rank: number | null
   /** How far the list it was taken from leaned on the log, 0-1. */
-  leaned?: number | null
+  leaned?: number
   waterId: string | null
   keptAt: string
 }

@@ -25,7 +25,7 @@ const listed = (w: Extract<Waiting, { kind: 'keep' }>): ListedCall => ({
   asked: w.input.asked,
   tiedOn: { id: w.input.tiedOn, name: w.name },
   rank: null,
-  leaned: w.input.leaned ?? null,
+  ...(w.input.leaned ? { leaned: w.input.leaned } : {}),
   waterId: w.input.waterId ?? null,
   keptAt: w.input.keptAt,
   state: w.faults ? 'refused' : 'waiting',

@@ -1,8 +1,16 @@
-import Papa from 'papaparse'
 import { v7 as newId } from 'uuid'
 import { finishById } from '#core/lure/finish'
 import { RECORDS, type Rod, type TapRecord, type TripRecord } from '#shared/schema/record'
-import { type Candidate, type FileFault, type FileRead, joinReads, rowsOf, takeRecords, unread } from '~/files/table'
+import {
+  type Candidate,
+  type FileFault,
+  type FileRead,
+  csvOf,
+  joinReads,
+  rowsOf,
+  takeRecords,
+  unread,
+} from '~/files/table'
 import { type TripLike, likenessOf, tripBrought } from './brought'
 import type { LogEntry } from './files'
 import { type Tap, type Trip, crewOf, inHand, tapsByTrip, whoOf } from './trip'
@@ -26,7 +34,7 @@ export function tapsCsv(trips: readonly Trip[], taps: readonly Tap[]): string {
       return [trip.body.name, at, what, rig.lure, rig.finishId, rig.line, rig.size, ...fish, ...rest].map(v => v ?? '')
     }),
   )
-  return Papa.unparse({ fields: [...FIELDS], data })
+  return csvOf(FIELDS, data)
 }
 
 /** What a row says of a tap; empty cells say nothing. */

@@ -1,7 +1,6 @@
-import Papa from 'papaparse'
 import { knownFinish } from '#core/box/own'
 import { RECORDS, type TapRecord, type TripRecord } from '#shared/schema/record'
-import { type FileRead, entryOf, joinReads, jsonList, takeRecords, unread } from '~/files/table'
+import { type FileRead, csvOf, entryOf, joinReads, jsonList, takeRecords, unread } from '~/files/table'
 import { type Tap, type Trip, byFinish, bitesOf } from './trip'
 import { rateOf } from './rate'
 
@@ -20,7 +19,7 @@ export function finishesCsv(trips: readonly Trip[], taps: readonly Tap[], nowMs:
     ]
   })
   const fields = ['finish', 'name', 'minutes', 'casts', 'bites', 'bitesPerHour', 'low', 'high']
-  return Papa.unparse({ fields, data: rows })
+  return csvOf(fields, rows)
 }
 
 /** The whole log, to be kept or brought to another device. */

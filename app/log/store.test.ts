@@ -30,6 +30,17 @@ async function started(patch: Partial<TripRecord> = {}) {
 const whats = (log: ReturnType<typeof useLogStore>) => log.taps.map(t => `${t.body.what} ${t.body.rod}`)
 
 describe('the log', () => {
+  it('keeps the order of what happened when the clock is set back', async () => {
+    const log = await started()
+    await log.tap('bite')
+    const clock = vi.spyOn(Date, 'now').mockReturnValue(Date.now() - 3_600_000)
+    await log.tap('follow')
+    await log.tap('landed')
+    clock.mockRestore()
+    expect(whats(log)).toEqual(['bite 0', 'follow 0', 'landed 0'])
+    const times = log.taps.map(t => t.body.at)
+    expect(new Set(times).size).toBe(3)
+  })
   it('keeps every tap on the rod in hand, and takes back the last, one by one', async () => {
     const log = await started()
     await log.tap('bite')

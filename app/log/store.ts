@@ -48,10 +48,13 @@ export const useLogStore = defineStore('log', () => {
     if (!trip) return
     const whose = named ?? who.value
     const place = where.place()
+    // A clock that is set back does not turn the order of what happened.
+    const atMs = Math.max(Date.now(), 1 + Date.parse(taps.value.at(-1)?.body.at ?? trip.body.startedAt))
+    const at = new Date(atMs).toISOString()
     const theirs = whose ? { who: whose } : {}
     const made = (body: Pick<TapRecord, 'what' | 'rod'>) => ({
       id: newId(),
-      body: { tripId: trip.id, at: new Date().toISOString(), ...(place ? { place } : {}), ...theirs, ...body },
+      body: { tripId: trip.id, at, ...(place ? { place } : {}), ...theirs, ...body },
     })
     // In a test the order says which of the two is in hand.
     const held = rodNow(taps.value, whose)

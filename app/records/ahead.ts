@@ -7,7 +7,14 @@ import type { SyncEvent } from '#shared/schema/sync'
 const PREFIX = 'piscator.ahead.'
 /** More at once is no tap but a file, which can be brought in again. */
 const MOST = 50
-const place = () => (typeof localStorage === 'undefined' ? null : localStorage)
+const place = (): Storage | null => {
+  try {
+    // Where the browser refuses it, already its name throws.
+    return globalThis.localStorage ?? null
+  } catch {
+    return null
+  }
+}
 
 /** Whether it is written: there may be no room, or none allowed. Then the shelf alone has it, once it takes it. */
 export function writeAhead(events: readonly SyncEvent[]): boolean {

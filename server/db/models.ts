@@ -173,7 +173,7 @@ export function defineModels(sequelize: Sequelize) {
       asked: { type: DataTypes.JSONB, allowNull: false },
       answer: { type: DataTypes.JSONB, allowNull: false },
       rank: { type: DataTypes.INTEGER, allowNull: true },
-      leaned: { type: DataTypes.REAL, allowNull: true },
+      leaned: { type: DataTypes.DOUBLE, allowNull: true },
       bytes: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
       engineVersion: text(),
       tiedOn: text(),

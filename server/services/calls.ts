@@ -30,7 +30,8 @@ export interface CallOut {
   tiedOn: { id: string; name: string }
   /** By the engine alone: what the log leaned is not in it. */
   rank: number | null
-  leaned: number | null
+  /** How far the list it was taken from leaned on the log, 0-1, where it did. */
+  leaned?: number
   engineVersion: string
   keptAt: string
 }
@@ -41,7 +42,7 @@ const callOut = (c: Call): CallOut => ({
   asked: c.asked,
   tiedOn: { id: c.tiedOn, name: c.finish!.name },
   rank: c.rank,
-  leaned: c.leaned,
+  ...(c.leaned === null ? {} : { leaned: c.leaned }),
   engineVersion: c.engineVersion,
   keptAt: c.keptAt.toISOString(),
 })

@@ -72,6 +72,11 @@ describe('a kept call', () => {
       },
     ])
   })
+  it('says how far the list it was taken from leaned on the log', async () => {
+    const angler = await newAngler()
+    await keepCall(db, rank, angler, newId(), { ...INPUT, leaned: 0.36 })
+    expect((await listCalls(db, angler)).calls).toMatchObject([{ leaned: 0.36 }])
+  })
   it('is kept once by two who send it at the same moment', async () => {
     const angler = await newAngler()
     const id = newId()

@@ -13,7 +13,7 @@ test.describe('a first visit', () => {
   }) => {
     await page.goto('/')
     await expect(page.getByTestId('call').first()).toBeVisible()
-    await expect(bar(page)).toContainText(/About \d\d° S, guessed by your clock/)
+    await expect(bar(page)).toContainText(/About \d\d° S\s?, guessed by your clock/)
     await expect(bar(page)).toContainText('Today,')
     await expect(bar(page).getByRole('button', { name: /^Now/ })).toHaveCount(0)
     await expect(page.getByText(/about \d+ °F/)).toBeVisible()

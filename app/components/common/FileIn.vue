@@ -16,16 +16,31 @@ const MOST = 20_000_000
 const found = ref<FileRead<B> | null>(null)
 const name = ref('')
 const taken = ref(false)
+/** It was not written in UTF-8. */
+const older = ref(false)
 async function load(input: HTMLInputElement) {
   const file = input.files?.[0]
   if (!file) return
   name.value = file.name
   taken.value = false
-  const got = file.size > MOST ? tooLarge() : await props.read(file.name, await file.text())
+  const got = file.size > MOST ? tooLarge() : await props.read(file.name, textOf(await file.arrayBuffer()))
   found.value = got
   // The same file may be mended and chosen again.
   input.value = ''
   if (!got.faults.length) await takeThem()
+}
+/**
+ * UTF-8, as Piscator writes it. Older spreadsheets write Windows' own letters: what is no UTF-8 is read as those, which
+ * have a letter for every byte, and the angler is told.
+ */
+function textOf(bytes: ArrayBuffer): string {
+  try {
+    older.value = false
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+  } catch {
+    older.value = true
+    return new TextDecoder('windows-1252').decode(bytes)
+  }
 }
 const tooLarge = (): FileRead<B> => ({
   writes: [],
@@ -47,6 +62,9 @@ async function takeThem() {
       Choose a file
     </label>
     <div v-if="found" class="mt-3" role="status">
+      <p v-if="older">
+        The file is not in UTF-8 and was read by Western European letters: look whether accents came out right.
+      </p>
       <p v-if="taken">
         <b>{{ name }}:</b>
         {{ found.added }} added, {{ found.changed }} changed, {{ found.same }} as they were.

@@ -4,7 +4,7 @@ import type { QueryInterface } from 'sequelize'
 export const leaned = {
   name: '0007-leaned',
   async up({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query('alter table calls add column leaned real check (leaned between 0 and 1)')
+    await q.sequelize.query('alter table calls add column leaned double precision check (leaned between 0 and 1)')
   },
   async down({ context: q }: { context: QueryInterface }) {
     await q.sequelize.query('alter table calls drop column leaned')
