@@ -1,10 +1,10 @@
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { LureId, Side } from '#core/lure/types'
 import { MOST_HUNG } from '#core/bench/order'
 import type { LineId } from '#core/sight/line'
 import type { TintId } from '#core/water/tints'
 import type { BenchWatcher } from './work'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** Drops of tint the jars take: after them the clearest is as dark as the middle one was. */
 export const MOST_DROPS = 8
@@ -42,7 +42,7 @@ const FIRST: BenchSet = {
 
 /** What hangs on the bench, kept on the device. */
 export const useBenchStore = defineStore('bench', () => {
-  const set = useLocalStorage<BenchSet>('piscator.bench', structuredClone(FIRST), { mergeDefaults: true })
+  const set = useDeviceStorage<BenchSet>('piscator.bench', structuredClone(FIRST), { mergeDefaults: true })
   const change = (patch: Partial<BenchSet>) => {
     set.value = { ...set.value, ...patch }
   }

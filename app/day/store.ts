@@ -1,7 +1,7 @@
 import { nearest } from '#core/numeric/nearest'
 import { rounded } from '#core/numeric/rounded'
 import { DAY_MIN, HOUR_MIN } from '#core/units'
-import { useLocalStorage, useRefHistory } from '@vueuse/core'
+import { useRefHistory } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { weatherOf } from '#core/day/forecast'
@@ -16,6 +16,7 @@ import { requestOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useSettingsStore } from '~/settings/store'
 import { type DaySet, FIRST_DAY, HOURS, type HourSet, USUAL_SCORE, usualLanes } from './fields'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** A tide that moves less in an hour stands, m. */
 const SLACK_M = 0.1
@@ -32,7 +33,7 @@ export const useDayStore = defineStore('day', () => {
   const box = useBoxStore()
   // No rods of one's own until some are set: the day begins with what is fished and what is in the box.
   const unset = { ...structuredClone(FIRST_DAY), lanes: [] }
-  const kept = useLocalStorage<DaySet>('piscator.day', unset, { mergeDefaults: true })
+  const kept = useDeviceStorage<DaySet>('piscator.day', unset, { mergeDefaults: true })
   const history = useRefHistory(kept, { deep: true, capacity: STEPS })
 
   const lanes = computed(() => {

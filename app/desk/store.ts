@@ -1,7 +1,7 @@
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Reading } from '#core/request/readings'
 import type { ReadingKind } from '#core/water/readingKinds'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** Most readings weighed at once, as the contract has it. */
 export const MOST_READINGS = 12
@@ -25,7 +25,7 @@ const FIRST: { [K in ReadingKind]: Extract<Reading, { kind: K }> } = {
 
 /** The reading desk: readings taken, kept on the device until they are cleared. */
 export const useDeskStore = defineStore('desk', () => {
-  const readings = useLocalStorage<Reading[]>('piscator.desk', [])
+  const readings = useDeviceStorage<Reading[]>('piscator.desk', [])
   function add(kind: ReadingKind, reading: Reading = structuredClone(FIRST[kind])): void {
     if (readings.value.length < MOST_READINGS) readings.value = [...readings.value, reading]
   }

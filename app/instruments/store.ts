@@ -1,9 +1,9 @@
 import { rounded } from '#core/numeric/rounded'
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { type Board, type Quantity, standingOf } from '#shared/instruments'
 import { useReadingStore } from '~/reading/store'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** What of the reading an instrument can keep up to date, and by how much it must have moved to be written anew. */
 const FOLLOWED = {
@@ -26,7 +26,7 @@ export const useInstrumentsStore = defineStore('instruments', () => {
   /** The device's clock when the board came, and now; ages hang on these alone, never on two clocks' agreement. */
   const cameMs = ref(0)
   const nowMs = ref(0)
-  const follows = useLocalStorage<Partial<Record<Followed, boolean>>>('piscator.follows', {})
+  const follows = useDeviceStorage<Partial<Record<Followed, boolean>>>('piscator.follows', {})
   const lookers = ref(0)
   const wanted = computed(() => lookers.value > 0 || Object.values(follows.value).some(Boolean))
   let source: EventSource | null = null

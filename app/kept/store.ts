@@ -1,4 +1,3 @@
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref, toRaw } from 'vue'
@@ -8,6 +7,7 @@ import { tryingAgain } from '~/records/again'
 import { useDeviceStore } from '~/records/device'
 import { useRecordsStore } from '~/records/store'
 import { type KeptCall, type Waiting, send } from './outbox'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 export type Health = 'unknown' | 'ok' | 'database-away' | 'server-away'
 
@@ -40,7 +40,7 @@ export const useCallsStore = defineStore('calls', () => {
   const records = useRecordsStore()
   const device = useDeviceStore()
   const kept = ref<KeptCall[]>([])
-  const waiting = useLocalStorage<Waiting[]>('piscator.waiting', [])
+  const waiting = useDeviceStorage<Waiting[]>('piscator.waiting', [])
   const health = ref<Health>('unknown')
   const loaded = ref(false)
   /** The call kept last, until it is taken back: what the screen says was kept. */

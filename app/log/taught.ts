@@ -1,4 +1,3 @@
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Lean } from '#core/ranking/judge'
@@ -6,6 +5,7 @@ import { ENGINE_VERSION } from '#core/ranking/version'
 import type { SeasonAnswer } from '#core/season-learning/season'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** What the log says of a finish beside the rods in hand with it. */
 export interface Said {
@@ -32,7 +32,7 @@ const LEAST_HOURS = 1
 export const useTaughtStore = defineStore('taught', () => {
   const settings = useSettingsStore()
   const records = useRecordsStore()
-  const stored = useLocalStorage<Taught>('piscator.taught', NOTHING)
+  const stored = useDeviceStorage<Taught>('piscator.taught', NOTHING)
   /** What another engine was taught says nothing of this one's schools. */
   /** What a made-up log teaches is shown while that is looked through, and never leaned on. */
   const ofMadeUp = shallowRef(NOTHING)

@@ -1,8 +1,9 @@
-import { useGeolocation, useLocalStorage } from '@vueuse/core'
+import { useGeolocation } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onScopeDispose, ref, watch } from 'vue'
 import type { Place } from '#shared/schema/record'
 import { useInstrumentsStore } from '~/instruments/store'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** Digits kept of a degree: about a metre. */
 const DIGITS = 5
@@ -10,7 +11,7 @@ const rounded = (degrees: number) => Number(degrees.toFixed(DIGITS))
 
 /** Where the angler is, for taps: the boat's positioning, else the device's; only where the angler lets it be kept. */
 export const useWhereaboutsStore = defineStore('whereabouts', () => {
-  const kept = useLocalStorage('piscator.places', false)
+  const kept = useDeviceStorage('piscator.places', false)
   const instruments = useInstrumentsStore()
   const { coords, error, resume, pause } = useGeolocation({ immediate: false, enableHighAccuracy: true })
   const lookers = ref(0)

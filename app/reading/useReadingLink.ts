@@ -1,4 +1,4 @@
-import { useDebounceFn, useLocalStorage } from '@vueuse/core'
+import { useDebounceFn } from '@vueuse/core'
 import { watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { MINUTE_MS } from '#core/units'
@@ -6,6 +6,7 @@ import { firstReading } from './reading'
 import { readingFromQuery, readingQuery } from './readingUrl'
 import { useReadingStore } from './store'
 import { placeIn, zoneHere } from './zone'
+import { useDeviceStorage, useTabStorage } from '~/settings/deviceStorage'
 
 /** The moment, to the minute. */
 export const nowMinute = (): number => Math.floor(Date.now() / MINUTE_MS) * MINUTE_MS
@@ -18,7 +19,9 @@ export function useReadingLink(): void {
   const store = useReadingStore()
   const route = useRoute()
   const router = useRouter()
-  const last = useLocalStorage<Record<string, string>>('piscator.scene', {})
+  const last = useDeviceStorage<Record<string, string>>('piscator.scene', {})
+  /** This tab was here before: a reload changes nothing of what was set. */
+  const visiting = useTabStorage('piscator.visiting', false)
   const keep = () => {
     const query = readingQuery(store.reading)
     if (JSON.stringify(query) !== JSON.stringify(last.value)) last.value = query
@@ -29,9 +32,10 @@ export function useReadingLink(): void {
     const linked = readingFromQuery(route.query, nowMinute())
     const remembered = readingFromQuery(last.value, nowMinute())
     if (linked) store.open(linked)
-    else if (remembered) store.open({ ...remembered, timeMs: nowMinute() })
+    else if (remembered) store.open(visiting.value ? remembered : { ...remembered, timeMs: nowMinute() })
     else void openGuessed(store)
     if (linked) keep()
+    visiting.value = true
   }
   const save = useDebounceFn(() => void router.replace({ query: keep() }), 250)
   watch(() => store.changes, save)

@@ -1,4 +1,4 @@
-import { useDebounceFn, useEventListener, useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -13,6 +13,7 @@ import { drawn } from './drawn'
 import { type Standing, standsOver, takeIn } from './merge'
 import { parcelOf } from './parcel'
 import { type RefusedEvent, type Shelf, openShelf } from './shelf'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** What is written is sent once nothing more has been for a moment, and at the latest after a while, ms. */
 const TOGETHER_MS = { rest: 250, most: 1000 } as const
@@ -46,7 +47,7 @@ export const useRecordsStore = defineStore('records', () => {
   const standing: Standing = new Map()
   /** The made-up angler's records while they are looked through, in the place of one's own: never kept or sent. */
   const madeUp = shallowRef<Standing | null>(null)
-  const lookingThrough = useLocalStorage('piscator.made-up', false)
+  const lookingThrough = useDeviceStorage('piscator.made-up', false)
   /** Counts changes of what stands. */
   const changes = ref(0)
   const unsent = ref(0)

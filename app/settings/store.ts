@@ -1,8 +1,8 @@
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { LureId } from '#core/lure/types'
 import type { Watcher } from '#core/picture/underWater'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/units'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 export const THEMES = ['noon', 'dusk', 'night'] as const
 export type Theme = (typeof THEMES)[number]
@@ -12,7 +12,7 @@ const FIRST_UNFOLDED = ['decides', 'range', 'why', 'schools'] as const
 
 /** A setting on the device. One of another kind, or not among those there are, was left by something else: none. */
 function remembered<T extends string | boolean | readonly string[]>(name: string, first: T, among?: readonly T[]) {
-  const stored = useLocalStorage<T>(`piscator.${name}`, first)
+  const stored = useDeviceStorage<T>(`piscator.${name}`, first)
   const kind = (v: unknown) => (Array.isArray(v) ? 'list' : typeof v)
   const { value } = stored
   if (kind(value) !== kind(first) || (among && !among.includes(value))) stored.value = first

@@ -1,10 +1,10 @@
-import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { SpotRecord, WaterRecord } from '#shared/schema/record'
 import { sameClockIn } from '~/reading/clock'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
+import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** A water as the server tells of the basin's. */
 export type BasinWater = { id: string } & Omit<WaterRecord, 'archived'>
@@ -14,7 +14,7 @@ export type WaterOut = BasinWater & { own: boolean }
 /** Saved waters: choosing one sets the place, its usual reading and what lives there. */
 export const useWatersStore = defineStore('waters', () => {
   // Kept on the device, so that the basin is there without the server.
-  const basin = useLocalStorage<BasinWater[]>('piscator.basin', [])
+  const basin = useDeviceStorage<BasinWater[]>('piscator.basin', [])
   const state = ref<'loading' | 'here' | 'away'>('loading')
   const reading = useReadingStore()
   const records = useRecordsStore()

@@ -33,7 +33,10 @@ test.describe('a first visit', () => {
   })
 })
 
-test('a link stays in every place and after a reload; without one its water comes back, now', async ({ page }) => {
+test('a link stays in every place and after a reload; without one its water comes back, now', async ({
+  page,
+  context,
+}) => {
   await open(page, POND)
   const firstCall = async () => (await page.getByTestId('call').first().innerText()).split('\n').slice(0, 2)
   const first = await firstCall()
@@ -41,10 +44,11 @@ test('a link stays in every place and after a reload; without one its water come
   await page.reload()
   await page.getByRole('link', { name: 'Water' }).first().click()
   await expect.poll(firstCall).toEqual(first)
-  await page.goto('/bench')
-  await expect(bar(page)).toContainText('Today,')
-  await page.getByRole('link', { name: 'Water' }).first().click()
-  await expect.poll(() => scene(page)).toMatchObject({ lure: 'spinnerbait', vis: '0.8', tint: 'tea', temp: '17.5' })
+  const later = await context.newPage()
+  await later.goto('/bench')
+  await expect(bar(later)).toContainText('Today,')
+  await later.getByRole('link', { name: 'Water' }).first().click()
+  await expect.poll(() => scene(later)).toMatchObject({ lure: 'spinnerbait', vis: '0.8', tint: 'tea', temp: '17.5' })
 })
 
 test('two tabs show one reading', async ({ page, context }) => {
