@@ -6,17 +6,11 @@ import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
+import { alike } from './alike'
 import { type Told, changesOfRest, heldPins, plannedRods, restRequest } from './restOfDay'
 import { useLogStore } from './store'
 import { useTaughtStore } from './taught'
 import { changesToCome, conditionsNoted, rodsNow } from './trip'
-
-/** A value worked out that is the same object for as long as it holds the same. */
-const alike = <T>(of: () => T) =>
-  computed<T>(before => {
-    const now = of()
-    return before !== undefined && JSON.stringify(before) === JSON.stringify(now) ? before : now
-  })
 
 /** Fractions of the water's depth, or of twice the disc's. */
 const STOPS = [0.01, 0.06, 0.13, 0.22, 0.33, 0.46, 0.62, 0.8, 1] as const

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Rod } from '#shared/schema/record'
 import { useFinish } from '~/box/useFinish'
 import { useLogStore } from '~/log/store'
-import { type Tally, bitesOf, byAngler, rodNow } from '~/log/trip'
+import { TARGETS } from '~/log/targets'
+import { bitesOf, byAngler, rodNow } from '~/log/trip'
 import { counted } from '~/words/numbers'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
@@ -12,12 +13,6 @@ const props = defineProps<{ names: readonly string[]; rods: readonly Rod[] }>()
 defineEmits<{ change: [who: number] }>()
 const log = useLogStore()
 const { finishOf, finishName } = useFinish()
-const TARGETS = [
-  { what: 'bite', words: 'Bite', count: bitesOf },
-  { what: 'follow', words: 'Follow', count: (t: Tally) => t.follow },
-  { what: 'miss', words: 'Miss', count: (t: Tally) => t.miss },
-  { what: 'landed', words: 'Landed', count: (t: Tally) => t.landed },
-] as const
 const tallies = computed(() => byAngler(log.current!.body, log.taps))
 const columns = computed(() =>
   props.names.map((name, who) => {

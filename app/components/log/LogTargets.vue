@@ -1,16 +1,11 @@
 <script setup lang="ts">
-import { type Tally, bitesOf } from '~/log/trip'
+import { TARGETS } from '~/log/targets'
+import type { Tally } from '~/log/trip'
 import { useLogStore } from '~/log/store'
 
 /** Four large targets for a wet thumb, and casts beneath them; each is one tap, and the last can be taken back. */
 defineProps<{ tally: Tally }>()
 const log = useLogStore()
-const TARGETS = [
-  { what: 'bite', words: 'Bite' },
-  { what: 'follow', words: 'Follow' },
-  { what: 'miss', words: 'Miss' },
-  { what: 'landed', words: 'Landed' },
-] as const
 </script>
 
 <template>
@@ -25,7 +20,7 @@ const TARGETS = [
         @click="e => log.touch(t.what, e)"
       >
         {{ t.words }}
-        <span class="font-medium">{{ t.what === 'bite' ? bitesOf(tally) : tally[t.what] }}</span>
+        <span class="font-medium">{{ t.count(tally) }}</span>
       </button>
     </div>
     <button

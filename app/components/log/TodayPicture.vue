@@ -4,8 +4,9 @@ import { DateTime } from 'luxon'
 import { computed, ref } from 'vue'
 import { useFinish } from '~/box/useFinish'
 import { useLogStore } from '~/log/store'
+import { alike } from '~/log/alike'
 import { byLight, heldRods, hungOf, lightThrough } from '~/log/today'
-import { type Tap, bitesOf, byRod, crewOf } from '~/log/trip'
+import { bitesOf, byRod, crewOf } from '~/log/trip'
 import type { useRestOfDay } from '~/log/useRestOfDay'
 import { LURE_SHORT, cap } from '~/words/options'
 import HandFigure from '~/components/figure/HandFigure.vue'
@@ -59,10 +60,7 @@ const span = computed(() => {
   }
 })
 // Conditions alone make the light: a bite works none of it out anew.
-const notes = computed<Tap[]>(before => {
-  const now = log.taps.filter(t => t.body.what === 'conditions')
-  return before && before.length === now.length && now.every((t, i) => t === before[i]) ? before : now
-})
+const notes = alike(() => log.taps.filter(t => t.body.what === 'conditions'))
 const light = computed(() => lightThrough(trip.value.body, notes.value, span.value.from, span.value.to))
 const CHART = computed(() => (props.strip ? 74 : 148))
 const LANE_PX = 58

@@ -87,7 +87,7 @@ const nowX = computed(() => {
               <path
                 :d="s.path"
                 stroke="var(--ink)"
-                :stroke-width="past ? (s.side === 'a' ? 8 : 8) : 2"
+                :stroke-width="past ? 8 : 2"
                 :stroke-dasharray="past ? undefined : s.side === 'a' ? '7 5' : '2 4'"
               />
               <path v-if="past && s.side === 'b'" :d="s.path" stroke="var(--page)" stroke-width="4.5" />

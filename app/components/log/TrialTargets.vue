@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Finish } from '#core/lure/finish'
 import { useLogStore } from '~/log/store'
-import { type Tally, bitesOf } from '~/log/trip'
+import { TARGETS } from '~/log/targets'
+import type { Tally } from '~/log/trip'
 import HandFigure from '~/components/figure/HandFigure.vue'
 
 /** A column for each angler of a fair test under what is on the line: the cast first, then what it brought. */
@@ -19,13 +20,6 @@ export interface TrialColumn {
 }
 defineProps<{ columns: readonly TrialColumn[]; per: number; where: string }>()
 const log = useLogStore()
-const TARGETS = [
-  { what: 'bite', words: 'Bite' },
-  { what: 'follow', words: 'Follow' },
-  { what: 'miss', words: 'Miss' },
-  { what: 'landed', words: 'Landed' },
-] as const
-const count = (t: Tally, what: (typeof TARGETS)[number]['what']) => (what === 'bite' ? bitesOf(t) : t[what])
 </script>
 
 <template>
@@ -79,11 +73,11 @@ const count = (t: Tally, what: (typeof TARGETS)[number]['what']) => (what === 'b
           type="button"
           class="figure flex min-h-22 items-center justify-between border-t-2 border-ink px-4 font-bold"
           :class="columns.length === 2 ? 'text-figure' : ['text-rank', i % 2 ? '' : 'border-r-2']"
-          :aria-label="c.name ? `${t.words}, ${c.name}, ${count(c.tally, t.what)} so far` : undefined"
+          :aria-label="c.name ? `${t.words}, ${c.name}, ${t.count(c.tally)} so far` : undefined"
           @click="e => log.touch(t.what, e, c.who)"
         >
           {{ t.words }}
-          <span class="font-medium">{{ count(c.tally, t.what) }}</span>
+          <span class="font-medium">{{ t.count(c.tally) }}</span>
         </button>
       </div>
     </section>
