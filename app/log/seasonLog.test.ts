@@ -1,6 +1,8 @@
 import { v7 } from 'uuid'
 import { describe, expect, it } from 'vitest'
 import type { TapRecord, TripRecord } from '#shared/schema/record'
+import { compares, strataOf } from '#core/season-learning/log'
+import { trialOrder } from '#core/trial/order'
 import { asItHappened, loggedTrip } from './seasonLog'
 import type { Tap, Trip } from './trip'
 import { workSeason } from './seasonWork'
@@ -58,6 +60,29 @@ describe('a trip as the season reads it', () => {
     ])
     expect([stints[0]!.bites, stints[1]!.bites, stints[1]!.landed, stints[4]!.casts]).toEqual([[5], [25], 1, 1])
     expect([real, endedAt]).toEqual([true, trip.body.endedAt])
+  })
+  it('keeps the blocks of a fair test together, whatever the clock says', () => {
+    const test = { ...trip.body, trial: { blocks: 2, castsPerSpell: 3, seed: 1, differs: 'finish', leaveOut: [] } }
+    const order = trialOrder(2, 1).map(s => (s.side === 'a' ? 0 : 1))
+    const taps = order.flatMap((rod, i) => [
+      tap(16 * i, { what: 'rod', rod, drawn: true }),
+      tap(16 * i + 2, { what: 'cast', rod }),
+      tap(16 * i + 8, { what: 'cast', rod }),
+      tap(16 * i + 9, { what: 'cast', rod }),
+      tap(16 * i + 10, { what: 'bite', rod }),
+    ])
+    const logged = loggedTrip({ ...trip, body: test as unknown as TripRecord }, taps, START)
+    const strata = strataOf(logged, 0).filter(compares)
+    expect(strata.map(s => s.cells.map(c => [c.exposure, c.bites]))).toEqual([
+      [
+        [3, 1],
+        [3, 1],
+      ],
+      [
+        [3, 1],
+        [3, 1],
+      ],
+    ])
   })
   it('goes on to now while it is under way, and is told from one that was written down afterwards', () => {
     const open = { ...trip, body: { ...trip.body, endedAt: null } }

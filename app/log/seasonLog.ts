@@ -2,6 +2,7 @@ import { finishById } from '#core/lure/finish'
 import type { LoggedTrip, Stint } from '#core/season-learning/log'
 import type { Rod } from '#shared/schema/record'
 import type { Request } from '#core/request/request'
+import { trialOf } from './trial'
 import { type Tap, type Trip, bitesOf, crewOf, tallyOf, whoOf } from './trip'
 
 /** A record's id says when it was made, in its first 48 bits (UUID version 7, RFC 9562, 5.7). */
@@ -15,6 +16,9 @@ export function asItHappened(trip: Trip, taps: readonly Tap[]): boolean {
   const begun = Math.abs(madeAtMs(trip.id) - Date.parse(trip.body.startedAt)) <= REMEMBERED_MS
   return begun && late * 10 <= taps.length
 }
+
+/** Whether no cast tapped means no cast made: in a fair test, or where the trip says so. */
+const areCastsCounted = (body: Trip['body']) => body.castsCounted ?? body.trial !== null
 
 /** What is in hand, where and in what, from a moment on. */
 interface InHand {
@@ -40,7 +44,7 @@ export function loggedTrip(trip: Trip, taps: readonly Tap[], nowMs: number): Log
     water: body.waterId,
     startedAt: body.startedAt,
     endedAt: new Date(endMs).toISOString(),
-    castsCounted: body.castsCounted ?? body.trial !== null,
+    castsCounted: areCastsCounted(body),
     asItHappened: asItHappened(trip, taps),
     asked: body.asked,
     stints,
@@ -59,7 +63,11 @@ function stintsOf(
   const depths = rods.map(() => body.asked.depthM ?? null)
   const first = Math.min(who, rods.length - 1)
   const now: InHand = { rod: first, rig: rods[first]!, spot: null, asked: body.asked, depthM: depths[first]! }
+  const castsCounted = areCastsCounted(body)
   let drawn = body.trial !== null
+  const blocks = body.trial ? trialOf(body, taps).begun : []
+  /** Blocks of the fair test that are begun; what was in hand before the first cast is of the first. */
+  let block = body.trial ? 1 : null
   const stints: Stint[] = []
   let from = 0
   let mine: Tap[] = []
@@ -80,10 +88,11 @@ function stintsOf(
         fromMin: from,
         toMin: to,
         pausedMin: Math.min(to - from, pausedMin),
-        casts: tally.casts || null,
+        casts: castsCounted ? tally.casts : tally.casts || null,
         bites: mine.filter(t => bitesOf(tallyOf([t])) > 0).map(t => minute(Date.parse(t.body.at))),
         landed: tally.landed,
         drawn,
+        block,
         asked: now.asked,
       })
     }
@@ -96,6 +105,10 @@ function stintsOf(
     const { what, at, rod, rig, spotId, asked, depthM } = tap.body
     const own = whoOf(tap) === who
     const atMin = minute(Date.parse(at))
+    if (block !== null && tap.id === blocks[block]) {
+      endAt(atMin)
+      block++
+    }
     if (what === 'pause') pause.since ??= atMin
     if (what === 'resume' && pause.since !== null) {
       pause.min += atMin - pause.since

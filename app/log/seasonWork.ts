@@ -1,6 +1,7 @@
 import type { LoggedTrip } from '#core/season-learning/log'
 import { type PoolShare, poolShare } from '#core/season-learning/pool'
-import { type SeasonAnswer, askedIn, prepared, seasonOf } from '#core/season-learning/season'
+import { askedIn, prepared } from '#core/season-learning/prepared'
+import { type SeasonAnswer, seasonOf } from '#core/season-learning/season'
 import { type Stands, standsIn } from '#core/season-learning/stands'
 import { ENGINE_VERSION } from '#core/ranking/version'
 import type { UnitSystem } from '#core/units'

@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
-import type { Effect, SeasonAnswer } from '#core/season-learning/season'
+import type { Effect } from '#core/season-learning/effect'
+import type { SeasonAnswer } from '#core/season-learning/season'
 import { SCHOOL_IDS } from '#core/words/schools'
 import { useSettingsStore } from '~/settings/store'
 import { useTaughtStore } from './taught'

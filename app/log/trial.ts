@@ -16,6 +16,8 @@ export interface FishedSpell extends Spell {
 }
 export interface Trial {
   spells: FishedSpell[]
+  /** The tap of each block's first cast, as far as they are begun. */
+  begun: string[]
   /** The turn that is fished; null once all are. */
   now: number | null
   turns: number
@@ -61,6 +63,7 @@ export function trialOf(trip: TripRecord, taps: readonly Tap[]): Trial {
   const at: (FishedSpell | undefined)[] = crewOf(trip).map((_, who) => here.find(s => s.who === who))
   let sky: string = trip.asked.light.sky
   let swapped = true
+  const begun: string[] = []
   for (const t of taps) {
     const { what } = t.body
     const who = whoOf(t)
@@ -69,6 +72,7 @@ export function trialOf(trip: TripRecord, taps: readonly Tap[]): Trial {
       if (!mine || mine.casts === castsPerSpell) continue
       at[who] = mine
       mine.casts++
+      if (begun.length < mine.block) begun.push(t.id)
       if (here.every(s => s.casts === castsPerSpell)) {
         here = of(++due)
         swapped = false
@@ -90,7 +94,13 @@ export function trialOf(trip: TripRecord, taps: readonly Tap[]): Trial {
     }
     if (what === 'conditions' && t.body.asked) sky = t.body.asked.light.sky
   }
-  return { spells, now: due < turns ? due : null, turns, swap: due > 0 && due < turns && !swapped && fresh(here) }
+  return {
+    spells,
+    begun,
+    now: due < turns ? due : null,
+    turns,
+    swap: due > 0 && due < turns && !swapped && fresh(here),
+  }
 }
 const fresh = (spells: readonly FishedSpell[]) => spells.every(s => !s.casts)
 

@@ -20,13 +20,19 @@ export function choleskyInPlace(a: Float64Array, n: number): number {
   return ln
 }
 
+/** Solve L x = b in place, L from `choleskyInPlace`, b the n figures of an array from `from` on. */
+export function choleskyForward(l: Float64Array, n: number, b: Float64Array, from = 0): Float64Array {
+  for (let i = 0; i < n; i++) {
+    let s = b[from + i]!
+    for (let k = 0; k < i; k++) s -= l[i * n + k]! * b[from + k]!
+    b[from + i] = s / l[i * n + i]!
+  }
+  return b
+}
+
 /** Solve L Lᵀ x = b in place, L from `choleskyInPlace`. */
 export function choleskySolve(l: Float64Array, n: number, b: Float64Array): Float64Array {
-  for (let i = 0; i < n; i++) {
-    let s = b[i]!
-    for (let k = 0; k < i; k++) s -= l[i * n + k]! * b[k]!
-    b[i] = s / l[i * n + i]!
-  }
+  choleskyForward(l, n, b)
   for (let i = n - 1; i >= 0; i--) {
     let s = b[i]!
     for (let k = i + 1; k < n; k++) s -= l[k * n + i]! * b[k]!

@@ -1,4 +1,4 @@
-import { choleskyInPlace, choleskyInverse, choleskySolve } from '#core/numeric/cholesky'
+import { choleskyForward, choleskyInPlace, choleskyInverse, choleskySolve } from '#core/numeric/cholesky'
 
 /** Independent normal priors: means, and precisions (1/variance). */
 export interface Prior {
@@ -8,8 +8,6 @@ export interface Prior {
 
 /** Curvature and slope of a log-likelihood at a point: what one group adds to them. */
 export interface GroupTerms {
-  /** Log-likelihood of the group. */
-  ln: number
   /** Slope by what all share (p) and by the group's own (r). */
   shared: Float64Array
   own: Float64Array
@@ -24,13 +22,15 @@ export interface Group {
   own: number
   /** Their prior, about 0. */
   ownPrecision: Float64Array
-  /** Add the group's curvature by what all share into `curvature`, and give the rest. */
-  terms: (shared: Float64Array, own: Float64Array, curvature: Float64Array) => GroupTerms
+  /**
+   * Add the lower half of the group's curvature by what all share into `curvature`, and the rest into `into`.
+   * @returns the group's log-likelihood
+   */
+  terms: (shared: Float64Array, own: Float64Array, curvature: Float64Array, into: GroupTerms) => number
 }
 
 /** Nothing yet, of a group with so many effects of its own. */
 export const noTerms = (p: number, r: number): GroupTerms => ({
-  ln: 0,
   shared: new Float64Array(p),
   own: new Float64Array(r),
   between: new Float64Array(p * r),
@@ -67,9 +67,10 @@ export function fitArrow(
   const at = Float64Array.from(near?.mean ?? mean)
   const own = groups.map((g, i) => Float64Array.from(near?.own[i] ?? new Float64Array(g.own)))
   const work = newWork(p, groups)
+  let last: { ln: number; lnShared: number; lnFactors: number; curvature: Float64Array } | undefined
   for (let step = 0; step < MOST_STEPS; step++) {
-    const { slope, curvature } = eliminated(at, own, { mean, precision }, groups, work)
-    choleskyInPlace(curvature, p)
+    const { ln, slope, curvature, lnFactors } = eliminated(at, own, { mean, precision }, groups, work)
+    const lnShared = choleskyInPlace(curvature, p)
     const move = choleskySolve(curvature, p, slope)
     const ownMoves = groups.map((_, g) => ownMove(work[g]!, move))
     let most = 0
@@ -77,10 +78,11 @@ export function fitArrow(
     const k = Math.min(1, LONGEST / Math.max(1e-300, most))
     for (let i = 0; i < p; i++) at[i]! += k * move[i]!
     ownMoves.forEach((moves, g) => moves.forEach((m, i) => (own[g]![i]! += k * m)))
+    // The last step is so short that the curvature before it is the curvature after it.
+    last = { ln, lnShared, lnFactors, curvature }
     if (most * k < LAST) break
   }
-  const { ln, curvature, lnFactors } = eliminated(at, own, { mean, precision }, groups, work)
-  const lnShared = choleskyInPlace(curvature, p)
+  const { ln, lnShared, lnFactors, curvature } = last!
   let lnPrior = 0
   for (const v of precision) lnPrior += 0.5 * Math.log(v)
   for (const g of groups) for (const v of g.ownPrecision) lnPrior += 0.5 * Math.log(v)
@@ -113,18 +115,25 @@ export function linearSum({ mean, covariance }: ArrowFit, row: Iterable<readonly
 interface GroupWork {
   p: number
   r: number
+  terms: GroupTerms
   factor: Float64Array
-  between: Float64Array
   slope: Float64Array
+  /** L⁻¹ between, a column after the other, L the factor. */
+  columns: Float64Array
 }
 const newWork = (p: number, groups: readonly Group[]): GroupWork[] =>
   groups.map(({ own: r }) => ({
     p,
     r,
+    terms: noTerms(p, r),
     factor: new Float64Array(r * r),
-    between: new Float64Array(p * r),
     slope: new Float64Array(r),
+    columns: new Float64Array(p * r),
   }))
+const emptied = (t: GroupTerms): GroupTerms => {
+  for (const a of [t.shared, t.own, t.between, t.within]) a.fill(0)
+  return t
+}
 
 /** Slope and curvature of the log posterior by what all share, every group's own effects eliminated. */
 export function eliminated(
@@ -144,42 +153,52 @@ export function eliminated(
     slope[i] = precision[i]! * (mean[i]! - at[i]!)
     ln -= 0.5 * precision[i]! * (at[i]! - mean[i]!) ** 2
   }
+  const touched = new Int32Array(p)
   groups.forEach((group, g) => {
     const mine = own[g]!
-    const w = work[g]!
-    const { r } = w
-    const t = group.terms(at, mine, curvature)
-    ln += t.ln
+    const { r, factor, columns, slope: ownSlope, terms } = work[g]!
+    const t = emptied(terms)
+    ln += group.terms(at, mine, curvature, t)
     for (let i = 0; i < p; i++) slope[i]! += t.shared[i]!
-    w.between = t.between
-    w.factor.set(t.within)
+    factor.set(t.within)
     for (let i = 0; i < r; i++) {
       const precise = group.ownPrecision[i]!
-      w.factor[i * r + i]! += precise
-      w.slope[i] = t.own[i]! - precise * mine[i]!
+      factor[i * r + i]! += precise
+      ownSlope[i] = t.own[i]! - precise * mine[i]!
       ln -= 0.5 * precise * mine[i]! ** 2
     }
-    lnFactors += choleskyInPlace(w.factor, r)
-    const solved = choleskySolve(w.factor, r, Float64Array.from(w.slope))
-    const column = new Float64Array(r)
+    lnFactors += choleskyInPlace(factor, r)
+    // With L the factor of the own curvature, what is taken away is the square of L⁻¹ between.
+    const solved = choleskyForward(factor, r, Float64Array.from(ownSlope))
+    columns.set(t.between)
+    let n = 0
     for (let j = 0; j < p; j++) {
-      let touches = false
-      for (let i = 0; i < r; i++) if ((column[i] = w.between[j * r + i]!) !== 0) touches = true
-      if (!touches) continue
-      for (let i = 0; i < r; i++) slope[j]! -= column[i]! * solved[i]!
-      choleskySolve(w.factor, r, column)
-      for (let i = 0; i < p; i++) {
+      if (!anyIn(t.between, j * r, r)) continue
+      choleskyForward(factor, r, columns, j * r)
+      touched[n++] = j
+    }
+    for (let a = 0; a < n; a++) {
+      const i = touched[a]!
+      for (let k = 0; k < r; k++) slope[i]! -= columns[i * r + k]! * solved[k]!
+      for (let b = 0; b <= a; b++) {
+        const j = touched[b]!
         let s = 0
-        for (let k = 0; k < r; k++) s += w.between[i * r + k]! * column[k]!
-        if (s !== 0) curvature[i * p + j]! -= s
+        for (let k = 0; k < r; k++) s += columns[i * r + k]! * columns[j * r + k]!
+        curvature[i * p + j]! -= s
       }
     }
   })
+  for (let i = 0; i < p; i++) for (let j = 0; j < i; j++) curvature[j * p + i] = curvature[i * p + j]!
   return { ln, slope, curvature, lnFactors }
 }
 
+function anyIn(of: Float64Array, from: number, n: number): boolean {
+  for (let i = from; i < from + n; i++) if (of[i] !== 0) return true
+  return false
+}
+
 /** The step of a group's own effects once what all share has moved. */
-function ownMove({ p, r, factor, between, slope }: GroupWork, move: Float64Array): Float64Array {
+function ownMove({ p, r, factor, terms: { between }, slope }: GroupWork, move: Float64Array): Float64Array {
   const out = Float64Array.from(slope)
   for (let j = 0; j < p; j++) for (let i = 0; i < r; i++) out[i]! -= between[j * r + i]! * move[j]!
   return choleskySolve(factor, r, out)

@@ -17,6 +17,8 @@ export interface Stint {
   bites: readonly number[]
   landed: number
   drawn: boolean
+  /** The block of a fair test it was fished in, from 1. */
+  block?: number | null | undefined
   /** What it was fished in, where it differs from the trip's. */
   asked: Request | null
 }
@@ -44,7 +46,10 @@ export interface Cell {
   fished: { asked: Request; minutes: number }[]
 }
 
-/** Rigs that were in hand in the same half-hour at the same spot by the same angler: what is compared. */
+/**
+ * Rigs that were in hand in the same half-hour at the same spot by the same angler, or in one block of a fair test:
+ * what is compared.
+ */
 export interface Stratum {
   trip: number
   spot: string | null
@@ -76,7 +81,8 @@ export function askedOf(trip: LoggedTrip, { lure, depthM, asked }: Stint): Reque
 const rigOf = ({ lure, finishId }: Stint) => `${lure} ${finishId}`
 
 /**
- * A trip's stretches of comparison: its stints cut at the clock's half-hours, by spot and angler, each rig once.
+ * A trip's stretches of comparison: its stints cut at the clock's half-hours, by spot and angler, each rig once. A block
+ * of a fair test is one whatever the clock says, and whoever fished: its order was drawn, so that both cancel.
  * @param trip its place among the trips
  */
 export function strataOf(logged: LoggedTrip, trip: number): Stratum[] {
@@ -86,15 +92,17 @@ export function strataOf(logged: LoggedTrip, trip: number): Stratum[] {
     const bites = counted(stint.bites)
     const length = stint.toMin - stint.fromMin
     if (!(length > 0)) continue
-    const first = Math.floor((startMin + stint.fromMin) / HALF_HOUR_MIN)
-    const last = Math.ceil((startMin + stint.toMin) / HALF_HOUR_MIN) - 1
+    const isBlock = typeof stint.block === 'number'
+    const first = isBlock ? 0 : Math.floor((startMin + stint.fromMin) / HALF_HOUR_MIN)
+    const last = isBlock ? 0 : Math.ceil((startMin + stint.toMin) / HALF_HOUR_MIN) - 1
     for (let half = first; half <= last; half++) {
-      const from = Math.max(stint.fromMin, half * HALF_HOUR_MIN - startMin)
-      const to = Math.min(stint.toMin, (half + 1) * HALF_HOUR_MIN - startMin)
+      const from = isBlock ? stint.fromMin : Math.max(stint.fromMin, half * HALF_HOUR_MIN - startMin)
+      const to = isBlock ? stint.toMin : Math.min(stint.toMin, (half + 1) * HALF_HOUR_MIN - startMin)
       const share = (to - from) / length
       const isLast = half === last
       const mine = bites.filter(at => (at >= from && at < to) || (isLast && at >= to))
-      const key = `${half} ${stint.spot ?? ''} ${stint.who}`
+      const when = isBlock ? `block ${stint.block}` : `${half} ${stint.who}`
+      const key = `${when} ${stint.spot ?? ''}`
       const stratum = strata.get(key) ?? { spot: stint.spot, cells: new Map<string, Cell>() }
       strata.set(key, stratum)
       const rig = rigOf(stint)

@@ -5,7 +5,6 @@ import {
   type Prior,
   fitArrow,
   linearSum,
-  noTerms,
 } from '#core/season-learning/arrow'
 
 /** Half-hours at a spot: bites, and the exposure in minutes times how good the rigs in hand were. */
@@ -25,7 +24,7 @@ const SD = { level: 2, water: 0.4, spot: 0.5, low: 0.5, band: 0.3, phase: 0.4, w
 /** Overdispersion of a half-hour's bites: variance μ + κ μ². */
 const KAPPA = 0.5
 /** What hot days are taken to be before any was seen, worth so many trips. */
-const HOT = { sd: 0.7, trips: 5 } as const
+export const HOT = { sd: 0.7, trips: 5 } as const
 const ROUNDS = 6
 
 export interface PlaceFit {
@@ -66,30 +65,33 @@ export function fitPlaces(halves: readonly HalfHour[]): PlaceFit {
     precision: Float64Array.from(names, n => sdOf(n) ** -2),
   }
   const trips = new Map<number, HalfHour[]>()
-  for (const h of halves) trips.set(h.trip, [...(trips.get(h.trip) ?? []), h])
+  for (const h of halves) {
+    const of = trips.get(h.trip)
+    if (of) of.push(h)
+    else trips.set(h.trip, [h])
+  }
+  const groups = [...trips.values()].map(of => groupOf(of, at))
   let hotSd: number = HOT.sd
-  let fit: ArrowFit
-  for (let round = 0; ; round++) {
-    fit = fitArrow(
-      prior,
-      [...trips.values()].map(of => groupOf(of, at, hotSd)),
-    )
-    if (round === ROUNDS) break
+  let fit = fitArrow(prior, groups)
+  for (let round = 0; round < ROUNDS; round++) {
     const squares = fit.own.reduce((s, own, g) => s + own[0]! ** 2 + fit.ownVariance[g]![0]!, 0)
     hotSd = Math.sqrt((HOT.trips * HOT.sd ** 2 + squares) / (HOT.trips + fit.own.length))
+    for (const g of groups) g.ownPrecision[0] = hotSd ** -2
+    fit = fitArrow(prior, groups, fit)
   }
   return { fit, at, hotSd }
 }
 
-/** A trip's half-hours: the day, its spots and its lights have effects of their own. */
-function groupOf(halves: readonly HalfHour[], at: Map<string, number>, hotSd: number): Group {
+/** A trip's half-hours: the day (the first), its spots and its lights have effects of their own. */
+function groupOf(halves: readonly HalfHour[], at: Map<string, number>): Group {
   const own = new Map<string, number>([['day', 0]])
   const placeOf = (key: string) => {
     if (!own.has(key)) own.set(key, own.size)
     return own.get(key)!
   }
   const rows = halves.map(h => ({
-    h,
+    bites: h.bites,
+    lnExposure: Math.log(Math.max(1e-9, h.exposure)),
     shared: named(h).map(n => at.get(n)!),
     own: [0, placeOf(spotKey(h)), placeOf(`light ${h.low}`)],
   }))
@@ -97,17 +99,17 @@ function groupOf(halves: readonly HalfHour[], at: Map<string, number>, hotSd: nu
   const p = at.size
   return {
     own: r,
-    ownPrecision: Float64Array.from({ length: r }, (_, i) => (i === 0 ? hotSd : SD.within) ** -2),
-    terms(shared, mine, curvature): GroupTerms {
-      const t = noTerms(p, r)
-      for (const { h, shared: s, own: o } of rows) {
-        let eta = Math.log(Math.max(1e-9, h.exposure))
+    ownPrecision: Float64Array.from({ length: r }, (_, i) => (i === 0 ? HOT.sd : SD.within) ** -2),
+    terms(shared, mine, curvature, t: GroupTerms): number {
+      let ln = 0
+      for (const { bites, lnExposure, shared: s, own: o } of rows) {
+        let eta = lnExposure
         for (const i of s) eta += shared[i]!
         for (const i of o) eta += mine[i]!
         const mu = Math.exp(Math.min(30, eta))
-        const slope = (h.bites - mu) / (1 + KAPPA * mu)
+        const slope = (bites - mu) / (1 + KAPPA * mu)
         const curve = mu / (1 + KAPPA * mu)
-        t.ln += h.bites * Math.log(mu / (1 + KAPPA * mu)) - Math.log1p(KAPPA * mu) / KAPPA
+        ln += bites * Math.log(mu / (1 + KAPPA * mu)) - Math.log1p(KAPPA * mu) / KAPPA
         for (const i of s) {
           t.shared[i]! += slope
           for (const j of s) curvature[i * p + j]! += curve
@@ -118,7 +120,7 @@ function groupOf(halves: readonly HalfHour[], at: Map<string, number>, hotSd: nu
           for (const j of o) t.within[i * r + j]! += curve
         }
       }
-      return t
+      return ln
     },
   }
 }

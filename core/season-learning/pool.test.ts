@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { MADE_UP } from '../../tests/season/madeUp'
 import { type PoolShare, poolOf, poolShare } from './pool'
-import { askedIn, prepared, seasonOf } from './season'
+import { askedIn, prepared } from './prepared'
+import { seasonOf } from './season'
 import { COVARIATES, standsIn } from './stands'
 
 const stands = askedIn(MADE_UP.trips).map(asked => ({ asked, stands: standsIn(asked) }))

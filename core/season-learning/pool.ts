@@ -1,7 +1,7 @@
 import { choleskyInPlace, choleskyInverse, choleskySolve } from '#core/numeric/cholesky'
 import { ENGINE_VERSION } from '#core/ranking/version'
 import { PRIORS, WIDTHS, priorOf } from '#core/season-learning/rigs'
-import type { Prepared } from '#core/season-learning/season'
+import type { Prepared } from '#core/season-learning/prepared'
 import { COVARIATES } from '#core/season-learning/stands'
 import { scoreHeld } from '#core/season-learning/weights'
 

@@ -5,7 +5,6 @@ import {
   type Prior,
   fitArrow,
   linearSum,
-  noTerms,
 } from '#core/season-learning/arrow'
 import type { Cell, Stratum } from '#core/season-learning/log'
 import { COVARIATES, type Stands } from '#core/season-learning/stands'
@@ -38,17 +37,16 @@ export interface Layout {
   looks: Map<string, number>
 }
 
-interface CompiledCell {
-  bites: number
-  lnExposure: number
-  own: number
-  /** Values at the stratum's touched parameters. */
-  x: Float64Array
-}
+/** A stratum as the fit reads it: n cells, their values at the m parameters any of them touches, cell by cell. */
 interface Compiled {
   touched: Int32Array
-  cells: CompiledCell[]
+  x: Float64Array
+  /** Bites of each cell, and of all. */
+  y: Float64Array
   bites: number
+  lnExposure: Float64Array
+  /** Each cell's place among the trip's own effects. */
+  own: Int32Array
 }
 
 /** A cell's covariates by how long it was fished in each moment; none where its finish is in no catalogue. */
@@ -90,8 +88,15 @@ export function layoutOf(strata: readonly Stratum[], lookOf: (finishId: string) 
   return { ...layout, size }
 }
 
+/** A linear sum of parameters: which, and each one's factor. */
+export type Row = readonly { at: number; value: number }[]
+
 /** The parameters a rig's effect is the sum of, with their values. */
-export function rowOf(layout: Layout, { lure, finishId }: { lure: string; finishId: string }, z: readonly number[]) {
+export function rowOf(
+  layout: Layout,
+  { lure, finishId }: { lure: string; finishId: string },
+  z: readonly number[],
+): Row {
   const row = z.map((value, at) => ({ at, value }))
   for (const at of [layout.lures.get(lure), layout.finishes.get(finishId), layout.looks.get(finishId)])
     if (at !== undefined) row.push({ at, value: 1 })
@@ -112,40 +117,53 @@ export function priorOf(layout: Layout, width: number, slopeSd: number = PRIORS.
 }
 
 /** The trips of the strata compared, as groups with an effect of their own for each of their rigs. */
-export function tripGroups(strata: readonly Stratum[], layout: Layout, standsOf: StandsOf): Group[] {
+export function tripGroups(strata: readonly Stratum[], layout: Layout, zOf: (cell: Cell) => number[]): Group[] {
   const trips = new Map<number, Stratum[]>()
-  for (const s of strata) trips.set(s.trip, [...(trips.get(s.trip) ?? []), s])
-  return [...trips.values()].map(of => groupOf(of, layout, standsOf))
+  for (const s of strata) {
+    const of = trips.get(s.trip)
+    if (of) of.push(s)
+    else trips.set(s.trip, [s])
+  }
+  return [...trips.values()].map(of => groupOf(of, layout, zOf))
 }
 
 /** The same with another width of a trip's own luck. */
 export const withTripSd = (groups: readonly Group[], sd: number): Group[] =>
   groups.map(g => ({ ...g, ownPrecision: new Float64Array(g.own).fill(sd ** -2) }))
 
-function groupOf(strata: readonly Stratum[], layout: Layout, standsOf: StandsOf): Group {
+function groupOf(strata: readonly Stratum[], layout: Layout, zOf: (cell: Cell) => number[]): Group {
   const rigs = new Map<string, number>()
   const compiled = strata.map((stratum): Compiled => {
-    const rows = stratum.cells.map(c => rowOf(layout, c, covariatesOf(c, standsOf)))
+    const rows = stratum.cells.map(c => rowOf(layout, c, zOf(c)))
     const touched = [...new Set(rows.flat().map(e => e.at))].sort((a, b) => a - b)
     const place = new Map(touched.map((at, i) => [at, i]))
-    const cells = stratum.cells.map((c, i): CompiledCell => {
+    const [n, m] = [rows.length, touched.length]
+    const x = new Float64Array(n * m)
+    rows.forEach((row, k) => {
+      for (const { at, value } of row) x[k * m + place.get(at)!]! += value
+    })
+    const own = stratum.cells.map(c => {
       const rig = `${c.lure} ${c.finishId}`
       if (!rigs.has(rig)) rigs.set(rig, rigs.size)
-      const x = new Float64Array(touched.length)
-      for (const { at, value } of rows[i]!) x[place.get(at)!]! += value
-      return { bites: c.bites, lnExposure: Math.log(c.exposure), own: rigs.get(rig)!, x }
+      return rigs.get(rig)!
     })
-    return { touched: Int32Array.from(touched), cells, bites: cells.reduce((s, c) => s + c.bites, 0) }
+    const y = Float64Array.from(stratum.cells, c => c.bites)
+    const lnExposure = Float64Array.from(stratum.cells, c => Math.log(c.exposure))
+    const bites = y.reduce((s, v) => s + v, 0)
+    return { touched: Int32Array.from(touched), x, y, bites, lnExposure, own: Int32Array.from(own) }
   })
   const own = rigs.size
   return {
     own,
     ownPrecision: new Float64Array(own).fill(PRIORS.trip ** -2),
-    terms: (shared, mine, curvature) => termsOf(compiled, layout.size, own, shared, mine, curvature),
+    terms: (shared, mine, curvature, into) => termsOf(compiled, layout.size, own, shared, mine, curvature, into),
   }
 }
 
-/** Log-likelihood of a trip's strata, its slopes and curvatures: bites fall on rigs by exposure × effect. */
+/**
+ * Log-likelihood of a trip's strata, its slopes and curvatures (the lower half of what all share): bites fall on rigs
+ * by exposure × effect.
+ */
 function termsOf(
   strata: readonly Compiled[],
   p: number,
@@ -153,45 +171,51 @@ function termsOf(
   shared: Float64Array,
   own: Float64Array,
   curvature: Float64Array,
-): GroupTerms {
-  const t = noTerms(p, r)
-  for (const { touched, cells, bites: n } of strata) {
-    const m = touched.length
-    const eta = cells.map(c => {
-      let s = c.lnExposure + own[c.own]!
-      for (let i = 0; i < m; i++) s += c.x[i]! * shared[touched[i]!]!
-      return s
-    })
-    const most = Math.max(...eta)
-    const weights = eta.map(e => Math.exp(e - most))
-    const total = weights.reduce((s, w) => s + w, 0)
-    const pi = weights.map(w => w / total)
+  t: GroupTerms,
+): number {
+  let ln = 0
+  for (const { touched, x, y, bites, lnExposure, own: place } of strata) {
+    const [n, m] = [y.length, touched.length]
+    const eta = new Float64Array(n)
+    let most = -Infinity
+    for (let k = 0; k < n; k++) {
+      let s = lnExposure[k]! + own[place[k]!]!
+      for (let i = 0; i < m; i++) s += x[k * m + i]! * shared[touched[i]!]!
+      eta[k] = s
+      if (s > most) most = s
+    }
+    const pi = eta.map(e => Math.exp(e - most))
+    let total = 0
+    for (let k = 0; k < n; k++) total += pi[k]!
+    const lnTotal = most + Math.log(total)
     const mean = new Float64Array(m)
-    cells.forEach((c, k) => {
-      t.ln += c.bites * (eta[k]! - most - Math.log(total))
-      const over = c.bites - n * pi[k]!
-      t.own[c.own]! += over
+    for (let k = 0; k < n; k++) {
+      pi[k]! /= total
+      ln += y[k]! * (eta[k]! - lnTotal)
+      const over = y[k]! - bites * pi[k]!
+      t.own[place[k]!]! += over
       for (let i = 0; i < m; i++) {
-        t.shared[touched[i]!]! += over * c.x[i]!
-        mean[i]! += pi[k]! * c.x[i]!
+        t.shared[touched[i]!]! += over * x[k * m + i]!
+        mean[i]! += pi[k]! * x[k * m + i]!
       }
-    })
-    cells.forEach((c, k) => {
-      const w = n * pi[k]!
+    }
+    const away = new Float64Array(m)
+    for (let k = 0; k < n; k++) {
+      const w = bites * pi[k]!
+      const mine = place[k]!
+      for (let i = 0; i < m; i++) away[i] = x[k * m + i]! - mean[i]!
       for (let i = 0; i < m; i++) {
-        const xi = c.x[i]! - mean[i]!
-        if (xi === 0) continue
+        const wxi = w * away[i]!
+        if (wxi === 0) continue
         const row = touched[i]! * p
-        const wxi = w * xi
-        const x = c.x
-        for (let j = 0; j < m; j++) curvature[row + touched[j]!]! += wxi * (x[j]! - mean[j]!)
-        t.between[touched[i]! * r + c.own]! += w * xi
+        for (let j = 0; j <= i; j++) curvature[row + touched[j]!]! += wxi * away[j]!
+        t.between[touched[i]! * r + mine]! += wxi
       }
-      t.within[c.own * r + c.own]! += w
-      cells.forEach((d, l) => (t.within[c.own * r + d.own]! -= w * pi[l]!))
-    })
+      t.within[mine * r + mine]! += w
+      for (let l = 0; l < n; l++) t.within[mine * r + place[l]!]! -= w * pi[l]!
+    }
   }
-  return t
+  return ln
 }
 
 /** Fits for each width of finishes, with how far the log speaks for each; the weights sum to 1. */
@@ -222,15 +246,15 @@ export function fitRigs(layout: Layout, groups: readonly Group[]): RigFit {
   return { layout, fits: fits.map(({ fit }, i) => ({ fit, weight: weights[i]! })) }
 }
 
+/** Mean of a linear sum of parameters, over the widths. */
+export const meanOf = ({ fits }: RigFit, row: Row): number =>
+  fits.reduce((sum, { weight, fit }) => sum + weight * row.reduce((s, e) => s + e.value * fit.mean[e.at]!, 0), 0)
+
 /** Mean and standard deviation of a linear sum of parameters, over the widths. */
-export function sumOf({ fits }: RigFit, row: readonly { at: number; value: number }[]): { mean: number; sd: number } {
-  const each = fits.map(({ weight, fit }) => {
-    const { mean, variance } = linearSum(
-      fit,
-      row.map(e => [e.at, e.value] as const),
-    )
-    return { weight, mean, variance }
-  })
+export function sumOf({ fits }: RigFit, row: Row): { mean: number; sd: number } {
+  const once = new Map<number, number>()
+  for (const { at, value } of row) once.set(at, (once.get(at) ?? 0) + value)
+  const each = fits.map(({ weight, fit }) => ({ weight, ...linearSum(fit, once) }))
   const mean = each.reduce((s, e) => s + e.weight * e.mean, 0)
   const variance = each.reduce((s, e) => s + e.weight * (e.variance + (e.mean - mean) ** 2), 0)
   return { mean, sd: Math.sqrt(Math.max(0, variance)) }

@@ -5,9 +5,11 @@ import { choleskyInPlace, choleskyInverse, choleskySolve } from '#core/numeric/c
 import { normalBelow } from '#core/numeric/normal'
 import type { Request } from '#core/request/request'
 import { trialVerdict } from '#core/trial/verdict'
+import { type GroupTerms, noTerms } from './arrow'
 import { type LoggedTrip, type Stint, compares, strataOf } from './log'
-import { layoutOf, priorOf, tripGroups } from './rigs'
-import { type SeasonAnswer, type SeasonAsk, askedIn, seasonOf } from './season'
+import { covariatesOf, layoutOf, priorOf, tripGroups } from './rigs'
+import { askedIn } from './prepared'
+import { type SeasonAnswer, type SeasonAsk, seasonOf } from './season'
 import { COVARIATES, type Stands, standsIn } from './stands'
 import { leanOf, shiftOf } from './weights'
 
@@ -138,11 +140,15 @@ describe('the fit', () => {
     const layout = layoutOf(strata, id => STANDS.look[id]?.toString() ?? null)
     expect([layout.finishes.size, layout.looks.size]).toEqual([4, 2])
     const { normal } = dice(9)
-    for (const group of tripGroups(strata, layout, () => STANDS)) {
+    for (const group of tripGroups(strata, layout, c => covariatesOf(c, () => STANDS))) {
       const at = Float64Array.from({ length: layout.size }, () => 0.3 * normal())
       const own = Float64Array.from({ length: group.own }, () => 0.3 * normal())
-      const ln = (a: Float64Array, o: Float64Array) => group.terms(a, o, new Float64Array(layout.size ** 2)).ln
-      const { shared, own: slopes } = group.terms(at, own, new Float64Array(layout.size ** 2))
+      const into = noTerms(layout.size, group.own)
+      const lnWith = (a: Float64Array, o: Float64Array, t: GroupTerms) =>
+        group.terms(a, o, new Float64Array(layout.size ** 2), t)
+      const ln = (a: Float64Array, o: Float64Array) => lnWith(a, o, noTerms(layout.size, group.own))
+      lnWith(at, own, into)
+      const { shared, own: slopes } = into
       const h = 1e-5
       const moved = (v: Float64Array, i: number, by: number) => v.map((x, k) => (k === i ? x + by : x))
       at.forEach((_, i) =>

@@ -125,14 +125,14 @@ export function weightEvidence(groups: readonly Group[], layout: Layout): Weight
 }
 
 /** How far the log is let in below so many compared bites or trips: not at all. */
-const LEAST = { bites: 60, trips: 8 } as const
+export const LEAST_LEANED = { bites: 60, trips: 8 } as const
 /** Prior odds of one to three that weights are off. */
 const PRIOR_AGAINST = 3
 /** "Earned" is said from here. */
 export const EARNED = 20
 
 export const leanOf = (evidence: number, comparedBites: number, trips: number): number =>
-  comparedBites < LEAST.bites || trips < LEAST.trips ? 0 : evidence / (evidence + PRIOR_AGAINST)
+  comparedBites < LEAST_LEANED.bites || trips < LEAST_LEANED.trips ? 0 : evidence / (evidence + PRIOR_AGAINST)
 
 /** Gain of the balanced sum, least slope that a shift is reckoned by, and the most a weight may shift. */
 const [GAIN, LEAST_SLOPE, MOST_SHIFT] = [1.7, 0.35, 0.3] as const

@@ -1,4 +1,5 @@
-import { type SeasonAsk, askedIn } from '#core/season-learning/season'
+import { askedIn } from '#core/season-learning/prepared'
+import type { SeasonAsk } from '#core/season-learning/season'
 import type { Request } from '#core/request/request'
 import type { Stands } from '#core/season-learning/stands'
 import { type Asker, FaultyError, inPortions, portion, textOf } from '#server/ranking/portions'

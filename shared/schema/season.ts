@@ -1,5 +1,6 @@
 import Joi from 'joi'
-import { LEVELS, type SeasonAnswer, type SeasonAsk } from '#core/season-learning/season'
+import { LEVELS } from '#core/season-learning/effect'
+import type { SeasonAnswer, SeasonAsk } from '#core/season-learning/season'
 import type { LoggedTrip, Stint } from '#core/season-learning/log'
 import { SCHOOL_IDS } from '#core/words/schools'
 import { SENTENCE_CODES } from '#core/words/sentence'
@@ -59,6 +60,7 @@ const stintSchema = Joi.object<Stint>({
   bites: Joi.array().items(minutes('A bite')).max(500).label('The bites').required(),
   landed: whole('The fish landed', 0, 500).default(0),
   drawn: yesNo('Whether the order was drawn').default(false),
+  block: whole('The block', 1, 1000).allow(null).default(null),
   asked: requestSchema.label('What it was fished in').allow(null).default(null),
 })
   .custom(hangsTogether)

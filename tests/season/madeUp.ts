@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { LureId } from '#core/lure/types'
 import type { Request } from '#core/request/request'
 import type { LoggedTrip } from '#core/season-learning/log'
-import type { Level } from '#core/season-learning/season'
+import type { Level } from '#core/season-learning/effect'
 import type { Block } from '#core/trial/verdict'
 
 type Row = [number, number, string, string, number, number, number[], number]

@@ -1,6 +1,6 @@
 import { poolOf, poolShare } from '#core/season-learning/pool'
 import { PRIORS } from '#core/season-learning/rigs'
-import { askedIn, prepared } from '#core/season-learning/season'
+import { askedIn, prepared } from '#core/season-learning/prepared'
 import { COVARIATES } from '#core/season-learning/stands'
 import { simulate } from '../../tests/season/anglers'
 import { dice } from '../../tests/reference/dice'

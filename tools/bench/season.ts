@@ -1,4 +1,5 @@
-import { askedIn, seasonOf } from '#core/season-learning/season'
+import { askedIn } from '#core/season-learning/prepared'
+import { seasonOf } from '#core/season-learning/season'
 import type { Request } from '#core/request/request'
 import type { Stands } from '#core/season-learning/stands'
 import { simulate } from '../../tests/season/anglers'

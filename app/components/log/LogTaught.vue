@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
-import type { Effect } from '#core/season-learning/season'
+import type { Effect } from '#core/season-learning/effect'
 import { SCHOOLS } from '#core/words/schools'
 import { useFinish } from '~/box/useFinish'
 import { loggedTrip } from '~/log/seasonLog'
