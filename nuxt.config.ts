@@ -9,6 +9,8 @@ export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
   // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
   ssr: false,
+  // Without it the development server of a page that is not drawn on the server finds no entry to build.
+  $development: { experimental: { viteEnvironmentApi: true } },
   components: { dirs: [{ path: '~/components', pathPrefix: false }] },
   imports: { dirs: [], scan: false },
   devtools: { enabled: false },
@@ -122,6 +124,11 @@ export default defineNuxtConfig({
         'echarts/charts',
         'echarts/components',
         'echarts/renderers',
+        'idb',
+        'uuid',
+        'tz-lookup',
+        'culori/fn',
+        'lru-cache',
       ],
     },
   },

@@ -151,5 +151,7 @@ if (needsServer) {
 }
 
 await Promise.all([besides, lines ?? readLines()])
+// It writes .nuxt anew, which the others read.
+if (wanted('dev')) await check('dev', [[bin('tsx'), 'tools/devBoot.ts']], 0)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { beforeEach, describe, expect, it } from 'vitest'
+import type { SeasonAnswer } from '#core/season-learning/season'
 import type { Stands } from '#core/season-learning/stands'
 import { openRankings } from './rankingsKept'
 
@@ -29,5 +30,12 @@ describe('rankings kept on the device', () => {
     await next.add(new Map([['a', stands(3)]]))
     expect(await next.all()).toEqual(new Map([['a', stands(3)]]))
     expect((await (await openRankings('2026.1')).all()).size).toBe(0)
+  })
+  it('say the same log the same again, for one engine', async () => {
+    const answer = { version: '1' } as SeasonAnswer
+    await (await openRankings('2026.1')).keepAnswer('log', answer)
+    expect(await (await openRankings('2026.1')).answer('log')).toEqual(answer)
+    expect(await (await openRankings('2026.1')).answer('another')).toBeUndefined()
+    expect(await (await openRankings('2026.2')).answer('log')).toBeUndefined()
   })
 })

@@ -2,6 +2,7 @@ import type { LoggedTrip } from '#core/season-learning/log'
 import { type PoolShare, poolShare } from '#core/season-learning/pool'
 import { askedIn, prepared } from '#core/season-learning/prepared'
 import { type SeasonAnswer, seasonOf } from '#core/season-learning/season'
+import type { Request } from '#core/request/request'
 import { type Stands, standsIn } from '#core/season-learning/stands'
 import { ENGINE_VERSION } from '#core/ranking/version'
 import type { UnitSystem } from '#core/units'
@@ -13,10 +14,9 @@ export interface Ranked {
   done: number
   total: number
 }
-/** Some more of the rankings a log asks for, or what all of them come to. */
+/** What a log says, or how far its rankings have come; or its share of a pool. */
 export type SeasonAsk =
-  | { kind: 'rank'; trips: readonly LoggedTrip[]; most: number }
-  | { kind: 'season'; trips: readonly LoggedTrip[]; units: UnitSystem }
+  | { kind: 'season'; trips: readonly LoggedTrip[]; units: UnitSystem; most: number }
   | { kind: 'pool'; trips: readonly LoggedTrip[] }
 export type SeasonResult = Ranked | SeasonAnswer | PoolShare
 
@@ -27,31 +27,49 @@ let kept: Promise<RankingsKept> | null = null
 /** What the device keeps, read into what is known once. */
 function keptHere(): Promise<RankingsKept> {
   kept ??= openRankings(ENGINE_VERSION)
-    .then(async shelf => {
-      for (const [key, stands] of await shelf.all()) known.set(key, stands)
-      return shelf
+    .then(async store => {
+      for (const [key, stands] of await store.all()) known.set(key, stands)
+      return store
     })
     .catch(() => NOTHING_KEPT)
   return kept
 }
 
-async function rankSome(trips: readonly LoggedTrip[], most: number): Promise<Ranked> {
-  const shelf = await keptHere()
-  const all = askedIn(trips)
-  const missing = all.filter(asked => !known.has(JSON.stringify(asked)))
-  const fresh = new Map(missing.slice(0, most).map(asked => [JSON.stringify(asked), standsIn(asked)]))
-  for (const [key, stands] of fresh) known.set(key, stands)
-  // A device without room for them works them out again.
-  await shelf.add(fresh).catch(() => {})
+/** Some more of the rankings a log asks for, none of them twice. */
+async function rankSome(all: readonly Request[], most: number): Promise<Ranked> {
+  const store = await keptHere()
+  const missing = all.map(asked => [JSON.stringify(asked), asked] as const).filter(([key]) => !known.has(key))
+  if (missing.length) {
+    await withLightTable()
+    const fresh = new Map(missing.slice(0, most).map(([key, asked]) => [key, standsIn(asked)]))
+    for (const [key, stands] of fresh) known.set(key, stands)
+    // A device without room for them works them out again.
+    await store.add(fresh).catch(() => {})
+  }
   return { done: all.length - Math.max(0, missing.length - most), total: all.length }
+}
+
+/** What tells one log from another; null where the page may not digest (it came over plain HTTP from elsewhere). */
+async function digestOf(trips: readonly LoggedTrip[], units: UnitSystem): Promise<string | null> {
+  if (!globalThis.crypto?.subtle) return null
+  const bytes = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(JSON.stringify([trips, units])))
+  return [...new Uint8Array(bytes)].map(b => b.toString(16).padStart(2, '0')).join('')
 }
 
 /** The season's heavy work, in a worker or, where none is to be had, on the page. */
 export async function workSeason(ask: SeasonAsk): Promise<SeasonResult> {
-  await withLightTable()
   const { trips } = ask
-  if (ask.kind === 'rank') return rankSome(trips, ask.most)
-  const stands = askedIn(trips).map(asked => ({ asked, stands: known.get(JSON.stringify(asked)) ?? standsIn(asked) }))
+  const store = await keptHere()
+  const digest = ask.kind === 'season' ? await digestOf(trips, ask.units) : null
+  const before = digest && (await store.answer(digest).catch(() => undefined))
+  if (before) return before
+  const all = askedIn(trips)
+  const ranked = await rankSome(all, ask.kind === 'season' ? ask.most : Infinity)
+  if (ranked.done < ranked.total) return ranked
+  const stands = all.map(asked => ({ asked, stands: known.get(JSON.stringify(asked))! }))
   if (ask.kind === 'pool') return poolShare(prepared(trips, stands))
-  return seasonOf({ trips, units: ask.units }, stands)
+  const answer = seasonOf({ trips, units: ask.units }, stands)
+  // What cannot be kept is worked out again.
+  if (digest) await store.keepAnswer(digest, answer).catch(() => {})
+  return answer
 }

@@ -37,14 +37,15 @@ export function useSeason(
     }
     try {
       for (;;) {
-        const ranked = (await work({ kind: 'rank', trips: asked, most: AT_ONCE })) as Ranked
+        const told = (await work({ kind: 'season', trips: asked, units: units(), most: AT_ONCE })) as
+          Ranked | SeasonAnswer
         if (mine !== newest) return
-        progress.value = ranked
-        if (ranked.done >= ranked.total) break
+        if (!('done' in told)) {
+          answer.value = told
+          break
+        }
+        progress.value = told
       }
-      const told = (await work({ kind: 'season', trips: asked, units: units() })) as SeasonAnswer
-      if (mine !== newest) return
-      answer.value = told
       progress.value = null
     } catch {
       if (mine === newest) failed.value = true

@@ -84,7 +84,7 @@ export function seasonOf(ask: SeasonAsk, stands: readonly { asked: Request; stan
     perHour: places.perHour,
     hotDays: { sdLn: rounded(places.hotSd, 4) },
     weights,
-    says: saysOf(rigs.misleading, weights, bites, comparedBites, units),
+    says: saysOf(rigs.misleading, weights, { bites, compared: comparedBites, trips: trips.length }, units),
   }
 }
 
@@ -117,8 +117,7 @@ function weightsOf(groups: readonly Group[], fit: RigFit, bites: number, trips: 
 function saysOf(
   misleading: readonly { finish: string; plain: number; times: number }[],
   weights: SeasonAnswer['weights'],
-  bites: number,
-  compared: number,
+  { bites, compared, trips }: { bites: number; compared: number; trips: number },
   units: UnitSystem,
 ): Said[] {
   const out: Sentence[] = []
@@ -129,7 +128,7 @@ function saysOf(
   if (unpaired >= UNPAIRED) {
     out.push({ code: 'season.unpaired', params: { share: rounded(unpaired, 4) } }, plainly('season.swap'))
   }
-  if (compared >= LEAST_LEANED.bites) {
+  if (compared >= LEAST_LEANED.bites && trips >= LEAST_LEANED.trips) {
     const most = weights.schools.reduce((a, b) => (Math.abs(b.shift) > Math.abs(a.shift) ? b : a))
     const { evidence, leaned: share } = weights
     if (weights.earned)

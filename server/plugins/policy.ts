@@ -18,7 +18,8 @@ export default defineNitroPlugin(nitro => {
       [
         "default-src 'self'",
         `script-src 'self' 'nonce-${nonce}'`,
-        "style-src 'self'",
+        // Styles that are seen as they are edited are written into the page.
+        import.meta.dev ? "style-src 'self' 'unsafe-inline'" : "style-src 'self'",
         "style-src-attr 'unsafe-inline'",
         "img-src 'self' data:",
         "font-src 'self'",

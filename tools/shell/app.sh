@@ -74,6 +74,18 @@ app_start() {
   fail "The app did not answer within half a minute; its log is $STATE/app.log"
 }
 
+# The app from its sources, in the foreground: an edit is drawn without a build.
+app_develop() {
+  NUXT_SESSION_PASSWORD="$(secret session)"; export NUXT_SESSION_PASSWORD
+  # Others may use the clone meanwhile.
+  exec 9>&-
+  node_modules/.bin/nuxt dev --host "$APP_HOST" --port "$APP_PORT" &
+  local developing=$!
+  trap "kill $developing 2>/dev/null || true; devices_stop" EXIT
+  trap 'exit 0' INT TERM
+  wait "$developing"
+}
+
 app_stop() {
   devices_stop
   if app_running; then

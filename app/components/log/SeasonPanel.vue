@@ -77,7 +77,7 @@ const take = (writes: { id: string; body: LogEntry }[]) =>
 <template>
   <div class="grid gap-6 p-4 lg:grid-cols-2">
     <TripStems class="min-w-0 lg:col-span-2" :trips="log.trips" :taps-of="tapsOf" />
-    <LogTaught class="min-w-0 lg:col-span-2" :trips="trips" :taps="log.allTaps" />
+    <LogTaught class="min-w-0 lg:col-span-2" />
     <section aria-label="Bites by finish">
       <h2 class="figure text-lead font-bold">Bites an hour, by finish</h2>
       <p v-if="hours < SAYS" class="leading-snug">
