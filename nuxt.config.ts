@@ -11,7 +11,8 @@ export default defineNuxtConfig({
   ssr: false,
   // Without it the development server of a page that is not drawn on the server finds no entry to build.
   $development: { experimental: { viteEnvironmentApi: true } },
-  components: { dirs: [{ path: '~/components', pathPrefix: false }] },
+  // What a template names is imported where it is named.
+  components: { dirs: [] },
   imports: { dirs: [], scan: false },
   devtools: { enabled: false },
   app: {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { provideUseId } from '@headlessui/vue'
 import { useId, watchEffect } from 'vue'
-import NewVersion from '~/components/NewVersion.vue'
-import NotTaken from '~/components/NotTaken.vue'
+import NewVersion from '~/shell/NewVersion.vue'
+import NotTaken from '~/shell/NotTaken.vue'
 import { useSettingsStore } from '~/settings/store'
 
 provideUseId(() => useId())

@@ -1,21 +1,31 @@
 import { expose } from 'comlink'
-import { workOutScreen } from '~/screen/work'
-import type { Room } from '~/screen/worker'
+import { screenApi } from '~/water/work'
 
-type Work = (ask: never) => unknown
-/** What a worker does, by the room it is named for. One engine serves all; what only a room needs comes with it. */
-const WORKS: Record<Room, () => Work | Promise<Work>> = {
-  screen: () => workOutScreen,
-  bench: async () => (await import('~/bench/work')).workBench,
-  box: async () => (await import('~/box/work')).workBox,
-  day: async () => (await import('~/day/work')).workDay,
-  season: async () => (await import('~/log/seasonWork')).workSeason,
-  lures: async () => (await import('~/which-lure/work')).workLures,
-  rig: async () => (await import('~/rig/work')).workRig,
-  desk: async () => (await import('~/desk/work')).workDesk,
+/** What a worker offers, by the name it is given. One engine serves all; what only one of them needs comes with it. */
+const APIS = {
+  screen: async () => screenApi,
+  bench: async () => (await import('~/bench/work')).benchApi,
+  box: async () => (await import('~/box/work')).boxApi,
+  day: async () => (await import('~/day/work')).dayApi,
+  season: async () => (await import('~/log/season/seasonWork')).seasonApi,
+  lures: async () => (await import('~/which-lure/work')).luresApi,
+  rig: async () => (await import('~/log/rig/work')).rigApi,
+  desk: async () => (await import('~/desk/work')).deskApi,
 }
+export type EngineApis = { [Name in keyof typeof APIS]: Awaited<ReturnType<(typeof APIS)[Name]>> }
 
-const work = Promise.resolve(WORKS[self.name as Room]())
+const api = APIS[self.name as keyof EngineApis]() as Promise<Record<string, (...args: unknown[]) => unknown>>
 // Whoever asks is told that its code could not be had; before anybody does it is no error of the page.
-work.catch(() => {})
-expose({ work: async (ask: never) => (await work)(ask) })
+api.catch(() => {})
+// Exposed at once, so that nothing that is asked while its code is on its way is lost.
+expose(
+  new Proxy(
+    {},
+    {
+      get:
+        (_, method) =>
+        async (...args: unknown[]) =>
+          (await api)[method as string]!(...args),
+    },
+  ),
+)

@@ -12,7 +12,7 @@ import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
  * anew without a reload. Everything it starts lies in a folder of its own, and is ended.
  */
 const [FIRST_MS, EDIT_MS] = [180_000, 30_000] as const
-const EDITED = 'app/components/TopBar.vue'
+const EDITED = 'app/shell/TopBar.vue'
 const MARK = 'data-edited'
 
 const freePort = () =>

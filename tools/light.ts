@@ -2,7 +2,7 @@ import { createInterface } from 'node:readline'
 import '../tests/lightTable'
 import { LightProfile } from '#core/light-field/profile'
 import { BEAM_COLUMNS, COLUMN } from '#core/light-field/table'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { backscatterShare } from '#core/water/backscatter'
 import { type Phase, backOf } from './light-table/phase'
 import { type Followed, followPhotons } from './light-table/photons'
@@ -76,7 +76,7 @@ function answer(line: string): LightAt | Followed | { error: string } {
   if (ask.photons !== undefined) {
     if (ask.sun === null || ask.back !== undefined) return { error: 'photons come from a sun, through usual particles' }
     if (!inRange(ask.photons, 100, 1e9)) return { error: 'photons must be from 100 to 1e9' }
-    return followPhotons(PARTICLES, ask.omega, { tau: ask.tau, mu: ask.sun }, ask.photons, evenFrom(1))
+    return followPhotons(PARTICLES, ask.omega, { tau: ask.tau, mu: ask.sun }, ask.photons, uniformFrom(1))
   }
   const back = ask.back ?? backOf(PARTICLES)
   if (!ask.solver) return lookedUp(ask, back)

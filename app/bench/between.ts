@@ -1,5 +1,5 @@
 import { mixed } from '~/figures/tone'
-import type { SeenOut } from '~/screen/seen'
+import type { SeenOut } from '~/water/seen'
 
 /** A look at any distance out of looks at some, the nearest two mixed. */
 export function seenAt(list: readonly SeenOut[], distancesM: readonly number[], m: number, goneM: number): SeenOut {

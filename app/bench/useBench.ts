@@ -1,21 +1,21 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { handFor } from '~/screen/worker'
-import { workerHand } from '~/screen/workerHand'
-import type { BenchAsk, BenchResult } from './work'
+import { engineWorker } from '~/common/engineWorker'
+import { workerClient } from '~/common/workerClient'
 
-const makeWorker = () => handFor<BenchAsk, BenchResult>('bench')
-
-/** Who works for the bench's parts, ended with the page. */
-export function useBenchHand() {
-  const { work, end } = workerHand(makeWorker, async (q: BenchAsk) => (await import('./work')).workBench(q))
+/** The bench's worker, ended with the page. */
+export function useBenchApi() {
+  const { api, end } = workerClient(
+    () => engineWorker('bench'),
+    async () => (await import('./work')).benchApi,
+  )
   onScopeDispose(end)
-  return work
+  return api
 }
-export type BenchWork = ReturnType<typeof useBenchHand>
+export type BenchApi = ReturnType<typeof useBenchApi>
 
 /** What one part of the bench shows for whatever is asked, the newest question standing; nothing where none is. */
-export function useAnswerTo<R extends BenchResult>(work: BenchWork, ask: () => BenchAsk | null) {
-  const told = shallowRef<R | null>(null)
+export function useAnswerTo<Ask, Answer>(work: (ask: Ask) => Promise<Answer>, ask: () => Ask | null) {
+  const answer = shallowRef<Answer | null>(null)
   const failed = ref(false)
   let busy = false
   let again = false
@@ -27,9 +27,9 @@ export function useAnswerTo<R extends BenchResult>(work: BenchWork, ask: () => B
       again = false
       const q = ask()
       try {
-        const got = q && ((await work(JSON.parse(JSON.stringify(q)) as BenchAsk)) as R)
+        const got = q && (await work(JSON.parse(JSON.stringify(q)) as Ask))
         // What is older than the newest question is not shown.
-        if (!again) told.value = got
+        if (!again) answer.value = got
         failed.value = false
       } catch {
         failed.value = true
@@ -38,5 +38,5 @@ export function useAnswerTo<R extends BenchResult>(work: BenchWork, ask: () => B
     busy = false
   }
   watch(ask, () => void run(), { immediate: true })
-  return { told, failed, run }
+  return { answer, failed, run }
 }

@@ -5,14 +5,14 @@ import { MOST_HUNG } from '#core/bench/order'
 import { finishesOf } from '#core/lure/finish'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
-import type { SeenOut } from '~/screen/seen'
+import type { SeenOut } from '~/water/seen'
 import { useSettingsStore } from '~/settings/store'
 import { seenAt } from './between'
 import { useBenchStore } from './store'
 import { useQuestionWords } from './useQuestionWords'
-import { type BarShown, type BenchAsk, type BoatShown, type DrillShown, type JarOut, workBench } from './work'
+import { benchApi } from './work'
 
-vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
+vi.mock('~/common/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
 beforeEach(() => setActivePinia(createPinia()))
 
 const POND: Request = {
@@ -21,27 +21,26 @@ const POND: Request = {
   light: { sky: 'partly', sunElevationDeg: 40 },
 }
 const ids = ['jerkbait.bone', 'jerkbait.black', 'jerkbait.perch', 'popper.white']
-const work = <T>(ask: BenchAsk) => workBench(ask) as Promise<T>
 
 describe('the bench worked out', () => {
   it('hangs what was chosen of the lure at hand, and nine of its own choice where nothing was', async () => {
-    const bar = await work<BarShown>({ kind: 'bar', request: POND, ids, side: 'level', watcher: 'diver' })
+    const bar = await benchApi.bar({ request: POND, ids, side: 'level', watcher: 'diver' })
     expect(bar.ids).toEqual(ids.slice(0, 3))
     for (const id of bar.ids) {
       const seen = bar.seen[id]!
       const { diverM, fishM } = bar.bar.hung.find(h => h.finishId === id)!
       expect(seen.map(s => s.distanceM)).toEqual(bar.distancesM)
       expect(seen.map(s => s.shape)).toEqual(bar.distancesM.map(d => d <= diverM))
-      const ofFish = await work<BarShown>({ kind: 'bar', request: POND, ids, side: 'level', watcher: 'fish' })
+      const ofFish = await benchApi.bar({ request: POND, ids, side: 'level', watcher: 'fish' })
       expect(ofFish.seen[id]!.map(s => s.shape)).toEqual(ofFish.distancesM.map(d => d <= fishM))
     }
-    const own = await work<BarShown>({ kind: 'bar', request: POND, ids: ids.slice(3), side: 'below', watcher: 'fish' })
+    const own = await benchApi.bar({ request: POND, ids: ids.slice(3), side: 'below', watcher: 'fish' })
     expect(own.ids).toEqual(nineOf(POND))
   })
   it('fills jars with drops of tint, in which lures and lines are gone sooner', async () => {
-    const ask = { kind: 'jars', request: POND, ids: ids.slice(0, 2), lines: ['leader'], watcher: 'diver' } as const
+    const ask = { request: POND, ids: ids.slice(0, 2), lines: ['leader'], watcher: 'diver' } as const
     const [clear, some] = await Promise.all(
-      [0, 4].map(drops => work<JarOut[]>({ ...ask, ids: [...ask.ids], lines: [...ask.lines], drops })),
+      [0, 4].map(drops => benchApi.jars({ ...ask, ids: [...ask.ids], lines: [...ask.lines], drops })),
     )
     clear!.forEach((jar, i) => {
       expect(jar.water).toMatch(/^#[0-9a-f]{6}$/)
@@ -52,15 +51,15 @@ describe('the bench worked out', () => {
     expect(clear!.map(j => j.discM)).toEqual(clear!.map(j => j.discM).sort((a, b) => b - a))
   })
   it('says how far off the first pick should be lost from the boat, in the angler’s units', async () => {
-    const { finishId, text, lostM } = await work<BoatShown>({ kind: 'boat', request: { ...POND, units: 'us' } })
+    const { finishId, text, lostM } = await benchApi.boat({ ...POND, units: 'us' })
     expect(finishId).toBe(rank(POND).ranked[0]!.finish.id)
     expect(lostM).toBeGreaterThan(0)
     expect(text).toMatch(/\d (ft|in)\b/)
   })
   it('puts a question with what it is about drawn, and its reason', async () => {
     for (const topic of ['first.tea', 'water.jar', 'phase'] as const) {
-      const asked = { kind: 'drill', topic, seed: 7, level: 0.3, units: 'us' } as const
-      const { drill, seen, because } = await work<DrillShown>(asked)
+      const asked = { topic, seed: 7, level: 0.3, units: 'us' } as const
+      const { drill, seen, because } = await benchApi.drill(asked)
       expect(seen).toHaveLength(drill.facts.kind === 'scene' ? drill.facts.finishIds.length : 0)
       expect(because).toMatch(/^[A-Z].*\.$/)
       const { questionOf, factsWords, optionWords } = useQuestionWords()
@@ -69,7 +68,7 @@ describe('the bench worked out', () => {
       drill.options.forEach((o, i) => expect(optionWords(o, i)).not.toBe(''))
     }
     useSettingsStore().units = 'metric'
-    const { drill } = await work<DrillShown>({ kind: 'drill', topic: 'phase', seed: 7, level: 0.3, units: 'metric' })
+    const { drill } = await benchApi.drill({ topic: 'phase', seed: 7, level: 0.3, units: 'metric' })
     expect(useQuestionWords().factsWords(drill.facts)).toContain('°C')
     useSettingsStore().units = 'us'
   })

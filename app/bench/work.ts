@@ -13,8 +13,8 @@ import type { LineId } from '#core/sight/line'
 import { hex } from '#core/spectrum/colour'
 import type { UnitSystem } from '#core/units'
 import { say } from '#core/words/sentence'
-import { withLightTable } from '~/screen/lightTable'
-import { type SeenOut, seenOut } from '~/screen/seen'
+import { withLight } from '~/common/withLight'
+import { type SeenOut, seenOut } from '~/water/seen'
 
 export type BenchWatcher = 'fish' | 'diver'
 export interface BarShown {
@@ -43,21 +43,27 @@ export interface DrillShown {
   because: string
 }
 
-export type BenchAsk =
-  | { kind: 'bar'; request: Request; ids: string[]; side: Side; watcher: BenchWatcher }
-  | {
-      kind: 'jars'
-      request: Request
-      ids: string[]
-      lines: LineId[]
-      drops: number
-      watcher: BenchWatcher
-    }
-  | { kind: 'boat'; request: Request }
-  | { kind: 'drill'; topic: DrillTopic; seed: number; level: number; units: UnitSystem }
-export type BenchResult = BarShown | JarOut[] | BoatShown | DrillShown
+export interface BarAsk {
+  request: Request
+  ids: string[]
+  side: Side
+  watcher: BenchWatcher
+}
+export interface JarsAsk {
+  request: Request
+  ids: string[]
+  lines: LineId[]
+  drops: number
+  watcher: BenchWatcher
+}
+export interface DrillAsk {
+  topic: DrillTopic
+  seed: number
+  level: number
+  units: UnitSystem
+}
 
-function bar({ request, ids, side, watcher }: Extract<BenchAsk, { kind: 'bar' }>): BarShown {
+function bar({ request, ids, side, watcher }: BarAsk): BarShown {
   const wanted = ids.filter(id => finishById(id)?.lure === request.lure)
   const hung = wanted.length ? wanted : nineOf(request)
   const told = hangBar(request, hung, side)
@@ -70,7 +76,7 @@ function bar({ request, ids, side, watcher }: Extract<BenchAsk, { kind: 'bar' }>
   return { ids: hung, bar: told, distancesM, seen }
 }
 
-function jars({ request, ids, lines, drops, watcher }: Extract<BenchAsk, { kind: 'jars' }>): JarOut[] {
+function jars({ request, ids, lines, drops, watcher }: JarsAsk): JarOut[] {
   return jarsOf(request, ids, lines, drops, watcher).map(j => ({
     ...j,
     water: hex(j.water),
@@ -89,7 +95,7 @@ function boat(request: Request): BoatShown {
 
 /** How far off the finishes of a question are drawn, m. */
 const SHOWN_M = 0.3
-function drill({ topic, seed, level, units }: Extract<BenchAsk, { kind: 'drill' }>): DrillShown {
+function drill({ topic, seed, level, units }: DrillAsk): DrillShown {
   const made = drillOf(topic, seed, level, units)
   const { facts } = made
   const seen: SeenOut[] = []
@@ -105,17 +111,10 @@ function drill({ topic, seed, level, units }: Extract<BenchAsk, { kind: 'drill' 
   return { drill: made, seen, because: say(made.because, units) }
 }
 
-/** The bench's heavy work, in a worker or, where none is to be had, on the page. */
-export async function workBench(ask: BenchAsk): Promise<BenchResult> {
-  await withLightTable()
-  switch (ask.kind) {
-    case 'bar':
-      return bar(ask)
-    case 'jars':
-      return jars(ask)
-    case 'boat':
-      return boat(ask.request)
-    case 'drill':
-      return drill(ask)
-  }
+/** What the bench's worker offers. */
+export const benchApi = {
+  bar: withLight(bar),
+  jars: withLight(jars),
+  boat: withLight(boat),
+  drill: withLight(drill),
 }

@@ -7,17 +7,21 @@ import { finishesOf } from '#core/lure/finish'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { apartJnd } from '#core/sight/measure'
+import { type Recorded, recorded } from '../../tests/reference/recorded'
 import { comes } from '../../tests/reference/comes'
 import { type KitQuestion, MOST_KIT, useBox } from './useBox'
-import type { BoxAsk } from './work'
 
-vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
-const asked = vi.hoisted(() => [] as BoxAsk[])
+vi.mock('~/common/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
+const asked = vi.hoisted(() => [] as Recorded[])
 /** What happens while a worker is at its work. */
-const meanwhile = vi.hoisted(() => ({ is: (_q: BoxAsk) => {} }))
+const meanwhile = vi.hoisted(() => ({ is: (_q: Recorded) => {} }))
 vi.mock('./work', async load => {
   const real = await load<typeof import('./work')>()
-  return { ...real, workBox: (q: BoxAsk) => (asked.push(q), meanwhile.is(q), real.workBox(q)) }
+  const boxApi = recorded(real.boxApi, q => {
+    asked.push(q)
+    meanwhile.is(q)
+  })
+  return { ...real, boxApi }
 })
 
 const POND: Request = {
@@ -87,14 +91,14 @@ describe('the box worked out', () => {
     for (const { size, finishIds } of kit.value!.curve) expect(finishIds.length).toBeLessThanOrEqual(size)
     const shares = kit.value!.curve.map(k => k.share)
     expect(shares).toEqual([...shares].sort((x, y) => x - y))
-    const scored = asked.flatMap(q => (q.kind === 'score' ? q.scenes : []))
+    const scored = asked.flatMap(q => (q.kind === 'score' ? (q.ask.scenes as Scene[]) : []))
     expect(scored.map(s => s.lure)).toEqual(['jerkbait', 'jerkbait', 'spinnerbait'])
   })
   it('scores scenes once for all that is kept and dropped', async () => {
     const { kit, state } = box()
     await comes(() => expect(kit.value).not.toBeNull())
     state.drop = ['jerkbait.black']
-    await comes(() => expect(kinds().filter(k => k === 'kit-begin')).toHaveLength(2))
+    await comes(() => expect(kinds().filter(k => k === 'beginKit')).toHaveLength(2))
     await comes(() => expect(kit.value!.curve.flatMap(k => k.finishIds)).not.toContain('jerkbait.black'))
     expect(kinds().filter(k => k === 'score')).toHaveLength(1)
   })
@@ -127,7 +131,7 @@ describe('the box worked out', () => {
     await comes(() => expect(kit.value).not.toBeNull())
     expect(kit.value!.curve.at(-1)!.size).toBe(MOST_KIT)
     const [drawn] = asked.filter(q => q.kind === 'sample')
-    expect(drawn).toMatchObject({ seed: 20260511, ask: { lures: ['jerkbait'], moments: 6 } })
+    expect(drawn).toMatchObject({ args: [{ lures: ['jerkbait'], moments: 6 }, 20260511] })
   })
   it('has no kit of an empty box, none where nothing is asked of it, and none once it was stopped', async () => {
     for (const over of [{ owned: [] }, { kit: null }]) {
@@ -145,7 +149,7 @@ describe('the box worked out', () => {
     await new Promise(r => setTimeout(r, 700))
     expect([kit.value, stopped.value, kitProgress.value]).toEqual([null, true, null])
   })
-  it.each(['score', 'kit-begin'] as const)('stays stopped where it was in the middle of %s', async kind => {
+  it.each(['score', 'beginKit'] as const)('stays stopped where it was in the middle of %s', async kind => {
     const { kit, stopped, stop, choose, kitProgress, trays } = box()
     await comes(() => expect(trays.value).toHaveLength(2))
     meanwhile.is = q => q.kind === kind && stop()

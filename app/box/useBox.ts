@@ -6,9 +6,10 @@ import type { SampleAsk } from '#core/kit/sample'
 import type { Scene, SceneScores } from '#core/kit/scenes'
 import type { LureId } from '#core/lure/types'
 import type { Request } from '#core/request/request'
-import { handFor } from '~/screen/worker'
-import { workerHand } from '~/screen/workerHand'
-import type { BoxAsk, BoxResult, KitStep, MapShown, SameShown, TrayShown } from './work'
+import { engineWorker } from '~/common/engineWorker'
+import { newestOnly } from '~/common/newestOnly'
+import { workerClient } from '~/common/workerClient'
+import type { MapShown, SameShown, TrayShown } from './work'
 
 /** Scenes scored between two looks at whether something newer was asked: well under the 200 ms a stop may take. */
 const AT_ONCE = 10
@@ -21,7 +22,11 @@ export const MOST_KIT = 12
 /** Scenes of a lure that a finish is compared in before it is bought. */
 const SAME_SCENES = 60
 
-const makeWorker = () => handFor<BoxAsk, BoxResult>('box')
+const boxClient = () =>
+  workerClient(
+    () => engineWorker('box'),
+    async () => (await import('./work')).boxApi,
+  )
 
 const typesOf = (owned: readonly OwnLure[]) => [...new Set(owned.map(o => o.lure))].sort()
 
@@ -56,40 +61,32 @@ export function useBox(
   const kit = shallowRef<KitAnswer | null>(null)
   const kitProgress = shallowRef<{ share: number; gap: number | null } | null>(null)
   const stopped = ref(false)
-  const onPage = async (q: BoxAsk) => (await import('./work')).workBox(q)
-  const today = workerHand(makeWorker, onPage)
-  const counting = workerHand(makeWorker, onPage)
+  const today = boxClient()
+  const counting = boxClient()
   const calm = () => until(hurry).toBe(false)
-  let newest = 0
-  let newestKit = 0
+  const looks = newestOnly()
+  const kits = newestOnly()
   let scored: { key: string; scores: SceneScores[] } | null = null
 
   async function look(): Promise<void> {
-    const mine = ++newest
+    const stale = looks.begin()
     const { request, owned, fishM, mapped } = ask()
     const lures = typesOf(owned)
     const out: TrayShown[] = []
     try {
       for (const lure of lures) {
         const of = owned.filter(o => o.lure === lure)
-        out.push((await today.work({ kind: 'tray', request, lure, owned: of, fishM })) as TrayShown)
-        if (mine !== newest) return
+        out.push(await today.api.tray({ request, lure, owned: of, fishM }))
+        if (stale()) return
         // What is not worked out anew yet stays as it was.
         trays.value = lures.flatMap(l => out.find(t => t.lure === l) ?? trays.value.find(t => t.lure === l) ?? [])
       }
       trays.value = out
-      map.value = mapped
-        ? ((await today.work({
-            kind: 'map',
-            request,
-            lure: mapped,
-            owned: owned.filter(o => o.lure === mapped),
-            fishM,
-          })) as MapShown)
-        : null
+      const ofType = owned.filter(o => o.lure === mapped)
+      map.value = mapped ? await today.api.map({ request, lure: mapped, owned: ofType, fishM }) : null
       failed.value = false
     } catch {
-      if (mine === newest) failed.value = true
+      if (!stale()) failed.value = true
     }
   }
 
@@ -102,13 +99,13 @@ export function useBox(
     const scenes =
       'scenes' in of
         ? of.scenes.filter(s => lures.includes(s.lure))
-        : ((await counting.work({ kind: 'sample', ask: { ...of.sample, lures }, seed: SEED })) as Scene[])
+        : await counting.api.sample({ ...of.sample, lures }, SEED)
     const scores: SceneScores[] = []
     for (let i = 0; i < scenes.length; i += AT_ONCE) {
       await calm()
       if (stale()) return null
       const some = scenes.slice(i, i + AT_ONCE)
-      scores.push(...((await counting.work({ kind: 'score', scenes: some, owned: own })) as SceneScores[]))
+      scores.push(...(await counting.api.score({ scenes: some, owned: own })))
       if (stale()) return null
       kitProgress.value = { share: (0.9 * scores.length) / scenes.length, gap: null }
     }
@@ -117,8 +114,7 @@ export function useBox(
   }
 
   async function choose(): Promise<void> {
-    const mine = ++newestKit
-    const stale = () => mine !== newestKit
+    const stale = kits.begin()
     const { owned } = ask()
     const question = kitAsk()
     stopped.value = false
@@ -134,13 +130,13 @@ export function useBox(
       if (!scores || stale()) return
       const { keep, drop } = question
       const most = Math.max(keep.length, Math.min(MOST_KIT, owned.length))
-      let step = (await counting.work({ kind: 'kit-begin', scored: scores, owned, most, keep, drop })) as KitStep
+      let step = await counting.api.beginKit({ scored: scores, owned, most, keep, drop })
       while ('progress' in step) {
         await calm()
         if (stale()) return
         const { done, total, gap }: KitProgress = step.progress
         kitProgress.value = { share: 0.9 + (0.1 * done) / total, gap }
-        step = (await counting.work({ kind: 'kit-go-on' })) as KitStep
+        step = await counting.api.goOnWithKit()
       }
       if (stale()) return
       kit.value = step.answer
@@ -156,7 +152,7 @@ export function useBox(
   function stop(): void {
     // Nor does what was about to begin.
     leaveIt()
-    newestKit++
+    kits.drop()
     stopped.value = true
     kitProgress.value = null
   }
@@ -170,12 +166,8 @@ export function useBox(
     const scenes =
       'scenes' in of
         ? of.scenes.filter(s => s.lure === lure).slice(0, SAME_SCENES)
-        : ((await today.work({
-            kind: 'sample',
-            ask: { ...of.sample, lures: [lure], moments: SAME_SCENES },
-            seed: SEED,
-          })) as Scene[])
-    return (await today.work({ kind: 'same', scenes, finishId, owned })) as SameShown[]
+        : await today.api.sample({ ...of.sample, lures: [lure], moments: SAME_SCENES }, SEED)
+    return today.api.same({ scenes, finishId, owned })
   }
 
   watch(ask, () => void look(), { immediate: true })
@@ -185,8 +177,8 @@ export function useBox(
     { immediate: true },
   )
   onScopeDispose(() => {
-    newest++
-    newestKit++
+    looks.drop()
+    kits.drop()
     today.end()
     counting.end()
   })

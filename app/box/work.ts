@@ -6,12 +6,12 @@ import { type SampleAsk, sampleScenes } from '#core/kit/sample'
 import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import { finishById } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { apartJnd, measure } from '#core/sight/measure'
-import { type SeenOut, seenOut } from '~/screen/seen'
-import { withLightTable } from '~/screen/lightTable'
+import { type SeenOut, seenOut } from '~/water/seen'
+import { withLight } from '~/common/withLight'
 
 /** A finish of the tray as it is drawn. */
 export interface TrayTileShown {
@@ -37,25 +37,23 @@ export interface SameShown {
   of100: number
 }
 
-export type BoxAsk =
-  | { kind: 'tray'; request: Request; lure: LureId; owned: OwnLure[]; fishM: number }
-  | { kind: 'map'; request: Request; lure: LureId; owned: OwnLure[]; fishM: number }
-  | { kind: 'sample'; ask: SampleAsk; seed: number }
-  | { kind: 'score'; scenes: Scene[]; owned: OwnLure[] }
-  | { kind: 'kit-begin'; scored: SceneScores[]; owned: OwnLure[]; most: number; keep: string[]; drop: string[] }
-  | { kind: 'kit-go-on' }
-  | { kind: 'same'; scenes: Scene[]; finishId: string; owned: OwnLure[] }
+/** Lures of one type in the box, for a moment. */
+export interface LookAsk {
+  request: Request
+  lure: LureId
+  owned: OwnLure[]
+  fishM: number
+}
 export type KitStep = { progress: KitProgress } | { answer: KitAnswer }
-export type BoxResult = TrayShown | MapShown | Scene[] | SceneScores[] | KitStep | SameShown[]
 
 /** A kit goes on for so long before whoever waits is told how far it is, ms. */
 const KIT_MS = 120
 
-function tray({ request, lure, owned, fishM }: Extract<BoxAsk, { kind: 'tray' }>): TrayShown {
-  const told = trayOf(request, lure, owned, fishM)
+function tray({ request, lure, owned, fishM }: LookAsk): TrayShown {
+  const tray = trayOf(request, lure, owned, fishM)
   return {
-    ...told,
-    finishes: told.finishes.map(f => ({
+    ...tray,
+    finishes: tray.finishes.map(f => ({
       ...f,
       seen: seenOut(f.seen, f.sightM),
     })),
@@ -65,12 +63,19 @@ function tray({ request, lure, owned, fishM }: Extract<BoxAsk, { kind: 'tray' }>
 let kit: Generator<KitProgress, KitAnswer> | null = null
 const extraOf = (owned: readonly OwnLure[]) => ownFinishes(owned.filter(hasOwnCoats))
 
-function kitBegin({ scored, owned, most, keep, drop }: Extract<BoxAsk, { kind: 'kit-begin' }>): KitStep {
+interface KitAsk {
+  scored: SceneScores[]
+  owned: OwnLure[]
+  most: number
+  keep: string[]
+  drop: string[]
+}
+function beginKit({ scored, owned, most, keep, drop }: KitAsk): KitStep {
   const ids = [...new Set(owned.flatMap(o => ownFinish(o)?.id ?? []))]
   kit = kitSteps(scored, { owned: ids, sizes: [1, most], keep, drop, extra: extraOf(owned) })
-  return kitGoOn()
+  return goOnWithKit()
 }
-function kitGoOn(): KitStep {
+function goOnWithKit(): KitStep {
   const began = performance.now()
   for (;;) {
     const { done, value } = kit!.next()
@@ -83,7 +88,7 @@ function kitGoOn(): KitStep {
 }
 
 /** In how many scenes the fish takes each lure of the box for a finish, oftenest first. */
-function same({ scenes, finishId, owned }: Extract<BoxAsk, { kind: 'same' }>): SameShown[] {
+function same({ scenes, finishId, owned }: { scenes: Scene[]; finishId: string; owned: OwnLure[] }): SameShown[] {
   const finish = finishById(finishId)!
   const mine = owned.filter(o => o.lure === finish.lure && ownFinish(o)?.id !== finishId)
   const counts = new Map(mine.map(o => [o.id, 0]))
@@ -100,27 +105,23 @@ function same({ scenes, finishId, owned }: Extract<BoxAsk, { kind: 'same' }>): S
     .sort((a, b) => b.of100 - a.of100)
 }
 
-/** The box's heavy work, in a worker or, where none is to be had, on the page. */
-export async function workBox(ask: BoxAsk): Promise<BoxResult> {
-  await withLightTable()
-  switch (ask.kind) {
-    case 'tray':
-      return tray(ask)
-    case 'map': {
-      const { finishIds, apart } = apartOf(ask.request, ask.lure, ask.owned, ask.fishM)
-      return { finishIds, ...mapOf(apart) }
-    }
-    case 'sample':
-      return sampleScenes(ask.ask, evenFrom(ask.seed))
-    case 'score': {
-      const extra = extraOf(ask.owned)
-      return ask.scenes.map(s => scoreScene(s, extra))
-    }
-    case 'kit-begin':
-      return kitBegin(ask)
-    case 'kit-go-on':
-      return kitGoOn()
-    case 'same':
-      return same(ask)
-  }
+function map({ request, lure, owned, fishM }: LookAsk): MapShown {
+  const { finishIds, apart } = apartOf(request, lure, owned, fishM)
+  return { finishIds, ...mapOf(apart) }
+}
+
+function score({ scenes, owned }: { scenes: Scene[]; owned: OwnLure[] }): SceneScores[] {
+  const extra = extraOf(owned)
+  return scenes.map(s => scoreScene(s, extra))
+}
+
+/** What the box's worker offers. A kit is begun, and gone on with until it is there. */
+export const boxApi = {
+  tray: withLight(tray),
+  map: withLight(map),
+  sample: withLight((ask: SampleAsk, seed: number): Scene[] => sampleScenes(ask, uniformFrom(seed))),
+  score: withLight(score),
+  beginKit: withLight(beginKit),
+  goOnWithKit: withLight(goOnWithKit),
+  same: withLight(same),
 }

@@ -5,20 +5,20 @@ import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import { finishesOf } from '#core/lure/finish'
 import { comes } from '../../tests/reference/comes'
+import { type Recorded, recorded } from '../../tests/reference/recorded'
 import { useDay } from './useDay'
-import type { DayAsk } from './work'
 
-vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
-const asked = vi.hoisted(() => [] as DayAsk[])
+vi.mock('~/common/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
+const asked = vi.hoisted(() => [] as Recorded[])
 const broken = vi.hoisted(() => ({ is: false, by: null as (() => void) | null }))
 vi.mock('./work', async load => {
   const real = await load<typeof import('./work')>()
-  const workDay = (q: DayAsk) => {
+  const dayApi = recorded(real.dayApi, q => {
     asked.push(q)
     if (q.kind === 'scores') broken.by?.()
-    return broken.is ? Promise.reject(new Error('no code')) : real.workDay(q)
-  }
-  return { ...real, workDay }
+    if (broken.is) throw new Error('no code')
+  })
+  return { ...real, dayApi }
 })
 
 const DAY: DayRequest = {
@@ -53,7 +53,7 @@ function day(over: Partial<DayRequest> = {}) {
   )!
   return { ...made, state }
 }
-const of = (kind: DayAsk['kind']) => asked.filter(q => q.kind === kind)
+const of = (kind: string) => asked.filter(q => q.kind === kind)
 const planned = (d: ReturnType<typeof day>) => comes(() => expect(d.plan.value).not.toBeNull())
 
 beforeEach(() => {
@@ -64,7 +64,7 @@ beforeEach(() => {
 afterEach(() => scope.stop())
 
 describe('the day worked out', () => {
-  it('has its light at once, then every lane ranked in portions, then the plan', async () => {
+  it('has its light at once, then every lane ranked in chunks, then the plan', async () => {
     const d = day()
     await comes(() => expect(d.light.value).not.toBeNull())
     const { steps, sun, moon, depthsM } = d.light.value!
@@ -120,7 +120,7 @@ describe('the day worked out', () => {
     d.state.request = { ...d.state.request, bank: { ...DAY.bank!, heightM: 20 } }
     await again(2)
     // A few steps at a time, so that a newer question is not kept waiting.
-    for (const q of of('scores')) if (q.kind === 'scores') expect(q.to - q.from).toBe(8)
+    for (const q of of('scores')) if (q.kind === 'scores') expect(q.ask.to - q.ask.from).toBe(8)
     d.state.own = [MINE]
     await again(3)
     expect(Object.keys(d.scored.value[1]![0]!.scores).some(id => id.startsWith('popper.own-mine'))).toBe(true)

@@ -5,18 +5,23 @@ import type { OwnLure } from '#core/box/own'
 import type { Pin } from '#core/day/pins'
 import type { DayRequest } from '#core/day/request'
 import type { StepScores } from '#core/day/scores'
-import { handFor } from '~/screen/worker'
-import { workerHand } from '~/screen/workerHand'
-import type { DayAsk, DayResult, DayShown, PlanShown } from './work'
+import { engineWorker } from '~/common/engineWorker'
+import { newestOnly } from '~/common/newestOnly'
+import { workerClient } from '~/common/workerClient'
+import type { DayShown, PlanShown } from './work'
 
 /** Steps of a lane ranked between two looks at whether something newer was asked. */
 const AT_ONCE = 8
 /** Workers that rank at once: as many as there are cores, but few, for each holds the light table. */
-const HANDS = Math.min(3, globalThis.navigator?.hardwareConcurrency ?? 2)
-/** The lanes wait until the hand rests this long, ms; the light follows it at once. */
+const WORKERS = Math.min(3, globalThis.navigator?.hardwareConcurrency ?? 2)
+/** The lanes wait until the finger rests this long, ms; the light follows it at once. */
 const REST_MS = 120
 
-const makeWorker = () => handFor<DayAsk, DayResult>('day')
+const dayClient = () =>
+  workerClient(
+    () => engineWorker('day'),
+    async () => (await import('./work')).dayApi,
+  )
 
 export interface DayQuestion {
   request: DayRequest
@@ -51,11 +56,9 @@ export function useDay(ask: () => DayQuestion) {
   const progress = ref(1)
   const failed = ref(false)
   const cancelled = ref(false)
-  const hands = Array.from({ length: HANDS }, () =>
-    workerHand(makeWorker, async (q: DayAsk) => (await import('./work')).workDay(q)),
-  )
-  const { work } = hands[0]!
-  let newest = 0
+  const clients = Array.from({ length: WORKERS }, dayClient)
+  const { api } = clients[0]!
+  const plans = newestOnly()
   let drawing: Promise<void> | null = null
   let again = false
   let known = { key: '', scores: [] as (StepScores | null)[][] }
@@ -71,7 +74,8 @@ export function useDay(ask: () => DayQuestion) {
     while (again) {
       again = false
       try {
-        light.value = (await work({ kind: 'light', ...ask() })) as DayShown
+        const { request, depthsM, acrossHeightM } = ask()
+        light.value = await api.light({ request, depthsM, acrossHeightM })
         failed.value = false
       } catch {
         failed.value = true
@@ -80,8 +84,7 @@ export function useDay(ask: () => DayQuestion) {
   }
 
   async function rankLanes(): Promise<void> {
-    const mine = ++newest
-    const stale = () => mine !== newest
+    const stale = plans.begin()
     const { request, pins, own, lean } = ask()
     const key = scoresKey(request, own, lean)
     cancelled.value = false
@@ -91,23 +94,23 @@ export function useDay(ask: () => DayQuestion) {
         const steps = light.value?.steps.length ?? 0
         const scores = request.lures.map(() => new Array<StepScores | null>(steps).fill(null))
         // Hour by hour, so that the lures of an hour, which share its light, come one after the other.
-        const portions = Array.from({ length: Math.ceil(steps / AT_ONCE) }, (_, i) => i * AT_ONCE).flatMap(from =>
+        const chunks = Array.from({ length: Math.ceil(steps / AT_ONCE) }, (_, i) => i * AT_ONCE).flatMap(from =>
           scores.map((_, lane) => ({ lane, from })),
         )
         let [next, done] = [0, 0]
-        const byHand = async (hand: (typeof hands)[number]) => {
-          while (next < portions.length && !stale()) {
-            const { lane, from } = portions[next++]!
-            const some = await hand.work({ kind: 'scores', request, own, lean, lane, from, to: from + AT_ONCE })
-            ;(some as (StepScores | null)[]).forEach((s, i) => (scores[lane]![from + i] = s))
-            if (!stale()) progress.value = ++done / portions.length
+        const byOne = async ({ api: one }: (typeof clients)[number]) => {
+          while (next < chunks.length && !stale()) {
+            const { lane, from } = chunks[next++]!
+            const some = await one.scores({ request, own, lean, lane, from, to: from + AT_ONCE })
+            some.forEach((s, i) => (scores[lane]![from + i] = s))
+            if (!stale()) progress.value = ++done / chunks.length
           }
         }
-        await Promise.all(hands.map(byHand))
+        await Promise.all(clients.map(byOne))
         if (stale()) return
         known = { key, scores }
       }
-      const planned = (await work({ kind: 'plan', request, own, lean, scores: known.scores, pins })) as PlanShown
+      const planned = await api.plan({ request, own, lean, scores: known.scores, pins })
       if (stale()) return
       scored.value = known.scores
       plan.value = planned
@@ -130,7 +133,7 @@ export function useDay(ask: () => DayQuestion) {
   )
 
   function cancel(): void {
-    newest++
+    plans.drop()
     cancelled.value = true
     progress.value = 1
   }
@@ -145,8 +148,8 @@ export function useDay(ask: () => DayQuestion) {
   )
   onScopeDispose(() => {
     gone = true
-    newest++
-    for (const hand of hands) hand.end()
+    plans.drop()
+    for (const { end } of clients) end()
   })
   return {
     light,

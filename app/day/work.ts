@@ -13,7 +13,7 @@ import type { Spell } from '#core/day/spells'
 import { dayWater } from '#core/day/water'
 import { usualDepthM } from '#core/request/resolve'
 import { moonElevationDeg, moonFraction, moonTimes, sunElevationDeg } from '#core/sky/sun'
-import { withLightTable } from '~/screen/lightTable'
+import { withLight } from '~/common/withLight'
 
 /** What a step of the day shows before any lure is ranked. */
 export interface StepShown {
@@ -69,15 +69,22 @@ export interface PlanShown {
   cautions: { kind: string; fromMin: number; toMin: number; text: string }[]
 }
 
-export type DayAsk =
-  | { kind: 'light'; request: DayRequest; depthsM: number[]; acrossHeightM: number | null }
-  | { kind: 'scores'; request: DayRequest; own: readonly OwnLure[]; lean: Lean; lane: number; from: number; to: number }
-  | { kind: 'plan'; request: DayRequest; own: readonly OwnLure[]; lean: Lean; scores: DayScores; pins: readonly Pin[] }
-export type DayResult = DayShown | (StepScores | null)[] | PlanShown
+export interface LightAsk {
+  request: DayRequest
+  depthsM: number[]
+  acrossHeightM: number | null
+}
+interface RodsAsk {
+  request: DayRequest
+  own: readonly OwnLure[]
+  lean: Lean
+}
+export type ScoresAsk = RodsAsk & { lane: number; from: number; to: number }
+export type PlanAsk = RodsAsk & { scores: DayScores; pins: readonly Pin[] }
 
 const PATH_MIN = 10
 
-function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: 'light' }>): DayShown {
+function light({ request: r, depthsM, acrossHeightM }: LightAsk): DayShown {
   const day = dayOf(r)
   const { clock } = day
   const place = { latitudeDeg: r.place.latitude, longitudeDeg: r.place.longitude }
@@ -113,14 +120,14 @@ function light({ request: r, depthsM, acrossHeightM }: Extract<DayAsk, { kind: '
   }
 }
 
-function scores({ request: r, own, lean, lane, from, to }: Extract<DayAsk, { kind: 'scores' }>): (StepScores | null)[] {
+function scores({ request: r, own, lean, lane, from, to }: ScoresAsk): (StepScores | null)[] {
   const day = dayOf(r, ownFinishes(own), lean)
   return day.steps.slice(from, to).map(step => scoreStep(r, day, step, r.lures[lane]!))
 }
 
 const of100 = (v: number, whole: number) => (whole > 0 ? Math.round((1000 * v) / whole) / 10 : 0)
 
-function plan({ request: r, own, lean, scores: told, pins }: Extract<DayAsk, { kind: 'plan' }>): PlanShown {
+function plan({ request: r, own, lean, scores: told, pins }: PlanAsk): PlanShown {
   const day = dayOf(r, ownFinishes(own), lean)
   const units = r.units ?? 'metric'
   const planned = planDay(r, day, told, pins, true)
@@ -162,8 +169,5 @@ function plan({ request: r, own, lean, scores: told, pins }: Extract<DayAsk, { k
   }
 }
 
-/** The day's heavy work, in a worker or, where none is to be had, on the page. */
-export async function workDay(ask: DayAsk): Promise<DayResult> {
-  await withLightTable()
-  return ask.kind === 'light' ? light(ask) : ask.kind === 'scores' ? scores(ask) : plan(ask)
-}
+/** What the day's worker offers: its light, the scores of a rod step by step, and the plan they come to. */
+export const dayApi = { light: withLight(light), scores: withLight(scores), plan: withLight(plan) }

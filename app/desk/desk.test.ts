@@ -1,15 +1,15 @@
 import { describe, expect, it, vi } from 'vitest'
 import { createPinia, setActivePinia } from 'pinia'
-import { meanColour } from '~/components/common/pixels'
+import { meanColour } from '~/common/pixels'
 import { MOST_READINGS, useDeskStore } from './store'
 import { surenessOf } from './sureness'
 import type { FirstIn } from '#core/ranking/byReadings'
-import { workDesk } from './work'
+import { deskApi } from './work'
 import { READING_KINDS } from '#core/water/readingKinds'
 import { check } from '#shared/faults'
 import { readingsSchema } from '#shared/schema/request'
 
-vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
+vi.mock('~/common/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
 
 const firstIn = (tint: FirstIn['water']['tint'], share: number, first: string, shared = [first]): FirstIn => ({
   water: { tint, visibilityM: 1, share },
@@ -53,12 +53,10 @@ describe('the reading desk', () => {
   })
   it('works out the answer, a band for each reading, and what comes first in each water', async () => {
     const readings = [{ kind: 'disc', depthM: 1 } as const, { kind: 'look', tint: 'tea' } as const]
-    const read = await workDesk({ kind: 'read', readings, salt: false, units: 'us' })
-    if (Array.isArray(read)) throw new Error('firsts, not a reading')
+    const read = await deskApi.read({ readings, salt: false, units: 'us' })
     expect(read.bands).toHaveLength(2)
     expect(read.bands[1]!.highM / read.bands[1]!.lowM).toBeGreaterThan(2 * (read.bands[0]!.highM / read.bands[0]!.lowM))
-    const firsts = await workDesk({
-      kind: 'firsts',
+    const firsts = await deskApi.firsts({
       request: {
         lure: 'popper',
         water: { visibilityM: 1, tint: 'green' },
@@ -66,7 +64,6 @@ describe('the reading desk', () => {
       },
       waters: read.allowed.slice(0, 3),
     })
-    if (!Array.isArray(firsts)) throw new Error('a reading, not firsts')
     expect(firsts).toHaveLength(3)
     for (const f of firsts) expect(f.shared).toContain(f.first)
   })

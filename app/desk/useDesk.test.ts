@@ -3,19 +3,19 @@ import { type EffectScope, effectScope, reactive } from 'vue'
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
 import { comes } from '../../tests/reference/comes'
+import { type Recorded, recorded } from '../../tests/reference/recorded'
 import { useDesk } from './useDesk'
-import type { DeskAsk } from './work'
 
-vi.mock('~/screen/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
-const asked = vi.hoisted(() => [] as DeskAsk[])
+vi.mock('~/common/lightTable', () => ({ withLightTable: () => Promise.resolve() }))
+const asked = vi.hoisted(() => [] as Recorded[])
 const broken = vi.hoisted(() => ({ is: false }))
 vi.mock('./work', async load => {
   const real = await load<typeof import('./work')>()
-  const workDesk = (q: DeskAsk) => {
+  const deskApi = recorded(real.deskApi, q => {
     asked.push(q)
-    return broken.is ? Promise.reject(new Error('no code')) : real.workDesk(q)
-  }
-  return { ...real, workDesk }
+    if (broken.is) throw new Error('no code')
+  })
+  return { ...real, deskApi }
 })
 
 const REQUEST: Request = {
@@ -38,32 +38,32 @@ afterEach(() => scope.stop())
 
 describe('readings weighed', () => {
   it('tell of the water first, then of what comes first in each water they allow, a few at a time', async () => {
-    const { told, progress, busy, sureness, state } = desk([{ kind: 'disc', depthM: 0.9 }])
+    const { answer, progress, busy, sureness, state } = desk([{ kind: 'disc', depthM: 0.9 }])
     expect([progress.value, busy.value]).toEqual([0, true])
     await comes(() => expect(progress.value).toBe(1))
     await comes(() => expect(busy.value).toBe(false))
     const [read, ...firsts] = asked
-    expect(read).toMatchObject({ kind: 'read', salt: true, units: 'metric' })
-    const sizes = firsts.map(q => (q.kind === 'firsts' ? q.waters.length : 0))
-    expect(sizes.reduce((s, n) => s + n, 0)).toBe(told.value!.allowed.length)
+    expect(read).toMatchObject({ kind: 'read', ask: { salt: true, units: 'metric' } })
+    const sizes = firsts.map(q => (q.kind === 'firsts' ? q.ask.waters.length : 0))
+    expect(sizes.reduce((s, n) => s + n, 0)).toBe(answer.value!.allowed.length)
     expect(Math.max(...sizes)).toBe(6)
-    const { lowM, highM } = told.value!.bands[0]!
+    const { lowM, highM } = answer.value!.bands[0]!
     expect([lowM < 0.9, highM > 0.9, highM / lowM < 2]).toEqual([true, true, true])
     expect(sureness.value).toBeNull()
     state.pick = 'popper.white'
     expect(sureness.value!.of100).toBeGreaterThanOrEqual(0)
     // Without any reading nothing is told of the water.
     state.readings = []
-    await comes(() => expect(told.value).toBeNull())
+    await comes(() => expect(answer.value).toBeNull())
     expect([progress.value, sureness.value]).toEqual([0, null])
   })
   it('that cannot be weighed say so, and weigh again with the next', async () => {
     broken.is = true
-    const { failed, busy, told, state } = desk([{ kind: 'look', tint: 'tea' }])
+    const { failed, busy, answer, state } = desk([{ kind: 'look', tint: 'tea' }])
     await comes(() => expect([failed.value, busy.value]).toEqual([true, false]))
     broken.is = false
     state.readings = [{ kind: 'look', tint: 'brown' }]
-    await comes(() => expect(told.value).not.toBeNull())
+    await comes(() => expect(answer.value).not.toBeNull())
     expect(failed.value).toBe(false)
   })
 })

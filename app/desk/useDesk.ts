@@ -1,16 +1,15 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
-import { handFor } from '~/screen/worker'
-import { workerHand } from '~/screen/workerHand'
+import { engineWorker } from '~/common/engineWorker'
+import { newestOnly } from '~/common/newestOnly'
+import { workerClient } from '~/common/workerClient'
 import { surenessOf } from './sureness'
 import type { FirstIn } from '#core/ranking/byReadings'
-import type { DeskAnswer, DeskAsk, DeskResult } from './work'
+import type { DeskAnswer } from './work'
 
 /** Waters ranked between two looks at whether something newer was asked. */
 const AT_ONCE = 6
-
-const makeWorker = () => handFor<DeskAsk, DeskResult>('desk')
 
 /**
  * What the readings tell of the water, and how far the pick hangs on it: worked out in a worker of its own, the newest
@@ -18,20 +17,22 @@ const makeWorker = () => handFor<DeskAsk, DeskResult>('desk')
  * @param ask the readings, and the request whose water they tell of
  */
 export function useDesk(ask: () => { readings: readonly Reading[]; request: Request; pick: string | null }) {
-  const told = shallowRef<DeskAnswer | null>(null)
+  const answer = shallowRef<DeskAnswer | null>(null)
   const firsts = shallowRef<FirstIn[]>([])
   const failed = ref(false)
   const busy = ref(false)
-  const { work, end } = workerHand(makeWorker, async (q: DeskAsk) => (await import('./work')).workDesk(q))
-  let newest = 0
+  const { api, end } = workerClient(
+    () => engineWorker('desk'),
+    async () => (await import('./work')).deskApi,
+  )
+  const { begin, drop } = newestOnly()
 
   watch(
     ask,
     async ({ readings, request }) => {
-      const mine = ++newest
-      const stale = () => mine !== newest
+      const stale = begin()
       if (!readings.length) {
-        told.value = null
+        answer.value = null
         firsts.value = []
         return
       }
@@ -39,14 +40,14 @@ export function useDesk(ask: () => { readings: readonly Reading[]; request: Requ
       try {
         const { salinity = 'fresh' } = request.water
         const units = request.units ?? 'metric'
-        const got = (await work({ kind: 'read', readings, salt: salinity === 'salt', units })) as DeskAnswer
+        const got = await api.read({ readings, salt: salinity === 'salt', units })
         if (stale()) return
-        told.value = got
+        answer.value = got
         failed.value = false
         firsts.value = []
         for (let i = 0; i < got.allowed.length && !stale(); i += AT_ONCE) {
           const waters = got.allowed.slice(i, i + AT_ONCE)
-          const some = (await work({ kind: 'firsts', request, waters })) as FirstIn[]
+          const some = await api.firsts({ request, waters })
           if (!stale()) firsts.value = [...firsts.value, ...some]
         }
       } catch {
@@ -58,13 +59,13 @@ export function useDesk(ask: () => { readings: readonly Reading[]; request: Requ
     { immediate: true },
   )
   onScopeDispose(() => {
-    newest++
+    drop()
     end()
   })
-  const progress = computed(() => (told.value ? firsts.value.length / told.value.allowed.length : 0))
+  const progress = computed(() => (answer.value ? firsts.value.length / answer.value.allowed.length : 0))
   const sureness = computed(() => {
     const { pick } = ask()
     return pick && firsts.value.length ? surenessOf(pick, firsts.value) : null
   })
-  return { told, failed, busy, progress, sureness }
+  return { answer, failed, busy, progress, sureness }
 }

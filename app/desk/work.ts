@@ -5,7 +5,7 @@ import { type Allowed, type FirstIn, allowedWaters, firstIn } from '#core/rankin
 import type { Reading } from '#core/request/readings'
 import type { Request } from '#core/request/request'
 import type { UnitSystem } from '#core/units'
-import { withLightTable } from '~/screen/lightTable'
+import { withLight } from '~/common/withLight'
 
 /** Where a disc would vanish by one reading alone, nine times in ten, m. */
 export interface Band {
@@ -17,12 +17,13 @@ export interface DeskAnswer {
   bands: Band[]
   allowed: Allowed[]
 }
-export type DeskAsk =
-  | { kind: 'read'; readings: readonly Reading[]; salt: boolean; units: UnitSystem }
-  | { kind: 'firsts'; request: Request; waters: readonly Allowed[] }
-export type DeskResult = DeskAnswer | FirstIn[]
+export interface ReadAsk {
+  readings: readonly Reading[]
+  salt: boolean
+  units: UnitSystem
+}
 
-function read({ readings, salt, units }: Extract<DeskAsk, { kind: 'read' }>): DeskAnswer {
+function read({ readings, salt, units }: ReadAsk): DeskAnswer {
   const posterior = posteriorOf(readings, salt)
   const bands = readings.map((_, i) => {
     const [lowM, highM] = discAt(byOneAlone(posterior, i), [0.05, 0.95])
@@ -31,12 +32,9 @@ function read({ readings, salt, units }: Extract<DeskAsk, { kind: 'read' }>): De
   return { answer: answerOf(posterior, units), bands, allowed: allowedWaters(posterior) }
 }
 
-function firsts({ request, waters }: Extract<DeskAsk, { kind: 'firsts' }>): FirstIn[] {
+function firsts({ request, waters }: { request: Request; waters: readonly Allowed[] }): FirstIn[] {
   return waters.map(water => firstIn(request, water))
 }
 
-/** The desk's heavy work, in a worker or, where none is to be had, on the page. */
-export async function workDesk(ask: DeskAsk): Promise<DeskResult> {
-  await withLightTable()
-  return ask.kind === 'read' ? read(ask) : firsts(ask)
-}
+/** What the desk's worker offers: what readings tell of the water, and what comes first in the waters they allow. */
+export const deskApi = { read: withLight(read), firsts: withLight(firsts) }

@@ -1,6 +1,6 @@
 import type { Directive } from 'vue'
 import type { Part } from '#core/paintwork/parts'
-import type { SeenOut } from '~/screen/model'
+import type { SeenOut } from '~/water/model'
 import { NIGHT_WATER, labelInk, redTone } from './tone'
 
 /** What stands in for a part that a finish does not colour apart. */

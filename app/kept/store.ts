@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { computed, ref, toRaw } from 'vue'
 import type { Fault } from '#shared/faults'
 import type { CallInput } from '#shared/schema/call'
-import { tryingAgain } from '~/records/again'
+import { backoff } from '~/common/backoff'
 import { useDeviceStore } from '~/records/device'
 import { useRecordsStore } from '~/records/store'
 import { type KeptCall, type Waiting, send } from './outbox'
@@ -47,7 +47,7 @@ export const useCallsStore = defineStore('calls', () => {
   const last = ref<{ id: string; name: string } | null>(null)
   let sending = false
   // The list is fetched once: a retry needs to know only whether the server is back.
-  const { again, well } = tryingAgain(() => void (known ? checkHealth().then(flush) : load()))
+  const { again, well } = backoff(() => void (known ? checkHealth().then(flush) : load()))
   /**
    * The server knows this device: nothing is sent before, or a lost answer would leave what was sent with a stranger.
    */

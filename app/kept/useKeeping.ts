@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
-import { type Answers, useAnswers } from '~/screen/useScreen'
-import { useTaughtStore } from '~/log/taught'
+import { type Answers, useAnswers } from '~/water/useScreen'
+import { useTaughtStore } from '~/records/taught'
 import { useSettingsStore } from '~/settings/store'
 import { useCallsStore } from './store'
 

@@ -11,7 +11,7 @@ import {
   takeRecords,
   unread,
 } from '~/files/table'
-import { type TripLike, likenessOf, tripBrought } from './brought'
+import { type TripLike, likenessOf, importedTrip } from './imported'
 import type { LogEntry } from './files'
 import { type Tap, type Trip, crewOf, inHand, tapsByTrip, whoOf } from './trip'
 
@@ -136,7 +136,7 @@ function tripsOf(
     const named = of.filter(r => finishById(r.row.finish ?? '')).map(r => rodOf(r.row))
     const rods = named.filter((r, i) => named.findIndex(x => x.finishId === r.finishId) === i).slice(0, 3)
     const whose = { ...like, rods: rods.length ? rods : like.rods }
-    const body = tripBrought(whose, of[0]!.row.trip ?? '', Math.min(...times), Math.max(...times))
+    const body = importedTrip(whose, of[0]!.row.trip ?? '', Math.min(...times), Math.max(...times))
     const names = [...new Set(of.flatMap(r => r.row.angler || []))].slice(0, 3)
     return { line: of[0]!.line, id: newId(), faults: [], body: names.length > 1 ? { ...body, crew: names } : body }
   })

@@ -1,4 +1,4 @@
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { MINUTE_MS } from '#core/units'
 import type { TripRecord } from '#shared/schema/record'
 
@@ -7,7 +7,7 @@ export const DRAW_MIN = 10
 
 /** The rods of a round in an order drawn from the seed: each once. */
 function round(seed: number, n: number, rods: number): number[] {
-  const next = evenFrom(seed + n)
+  const next = uniformFrom(seed + n)
   const order = Array.from({ length: rods }, (_, i) => i)
   for (let i = rods - 1; i > 0; i--) {
     const j = Math.floor(next() * (i + 1))

@@ -4,7 +4,7 @@ import { RECORDS, type Place, type TapKind, type TapRecord, type TripRecord } fr
 import { gpxFeatures } from '~/files/gpx'
 import { type Candidate, type FileRead, joinReads, takeRecords, unread } from '~/files/table'
 import { v7 as newId } from 'uuid'
-import { type TripLike, likenessOf, tripBrought } from './brought'
+import { type TripLike, likenessOf, importedTrip } from './imported'
 import type { LogEntry } from './files'
 import { type Tap, type Trip, crewOf, rodNow, tapsByTrip, whoOf } from './trip'
 
@@ -114,7 +114,7 @@ export async function readGpx(
     const { light } = like.asked
     const at = { ...moments[0]!.place, time: new Date(from).toISOString() }
     const there = { ...like, asked: { ...like.asked, light: { ...light, at } } }
-    made.push({ line, id, faults: [], body: tripBrought(there, name, from, to) })
+    made.push({ line, id, faults: [], body: importedTrip(there, name, from, to) })
     spans.push({ id, from, to })
   }
   const trip = takeRecords<TripRecord>(made, { schema: RECORDS.trip, likeness: b => b.startedAt }, trips)

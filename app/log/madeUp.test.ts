@@ -5,7 +5,7 @@ import { blocksOf, trialOf } from './trial'
 import { loggedTrip } from './seasonLog'
 import { type Tap, type Trip, tapsByTrip } from './trip'
 import { MADE_UP, TRIAL } from '../../tests/season/madeUp'
-import { madeUpRecords } from '~/made-up/records'
+import { madeUpRecords } from '~/records/made-up/records'
 
 const all = madeUpRecords()
 const trips = all.filter(r => r.kind === 'trip') as unknown as Trip[]

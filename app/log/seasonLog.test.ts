@@ -5,7 +5,7 @@ import { compares, strataOf } from '#core/season-learning/log'
 import { trialOrder } from '#core/trial/order'
 import { asItHappened, loggedTrip } from './seasonLog'
 import type { Tap, Trip } from './trip'
-import { workSeason } from './seasonWork'
+import { seasonApi } from '~/log/season/seasonWork'
 
 const START = Date.parse('2026-04-11T06:00:00Z')
 const asked = {
@@ -93,9 +93,9 @@ describe('a trip as the season reads it', () => {
   })
   it('is ranked some half-hours at a time, and then said', async () => {
     const trips = [loggedTrip(trip, TAPS, START)]
-    const ask = { kind: 'season', trips, units: 'us' } as const
-    expect(await workSeason({ ...ask, most: 1 })).toEqual({ done: 1, total: 4 })
-    expect(await workSeason({ ...ask, most: 1 })).toEqual({ done: 2, total: 4 })
-    expect(await workSeason({ ...ask, most: 9 })).toMatchObject({ used: { trips: 1, bites: 2 } })
+    const ask = { trips, units: 'us' } as const
+    expect(await seasonApi.season({ ...ask, most: 1 })).toEqual({ done: 1, total: 4 })
+    expect(await seasonApi.season({ ...ask, most: 1 })).toEqual({ done: 2, total: 4 })
+    expect(await seasonApi.season({ ...ask, most: 9 })).toMatchObject({ used: { trips: 1, bites: 2 } })
   })
 })

@@ -9,7 +9,7 @@ import { useWatersStore } from '~/waters/store'
 import { alike } from './alike'
 import { type Told, changesOfRest, heldPins, plannedRods, restRequest } from './restOfDay'
 import { useLogStore } from './store'
-import { useTaughtStore } from './taught'
+import { useTaughtStore } from '~/records/taught'
 import { changesToCome, conditionsNoted, rodsNow } from './trip'
 
 /** Fractions of the water's depth, or of twice the disc's. */

@@ -4,22 +4,21 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { SPECIES } from '#core/eye/species'
 import { SIDES } from '#core/lure/types'
 import { useBenchStore } from '~/bench/store'
-import { useAnswerTo, useBenchHand } from '~/bench/useBench'
-import type { BarShown } from '~/bench/work'
-import BackOff from '~/components/bench/BackOff.vue'
-import BenchBar from '~/components/bench/BenchBar.vue'
-import BoatSide from '~/components/bench/BoatSide.vue'
-import DrillPanel from '~/components/bench/DrillPanel.vue'
-import GuessPanel from '~/components/bench/GuessPanel.vue'
-import HangPicker from '~/components/bench/HangPicker.vue'
-import HungBar from '~/components/bench/HungBar.vue'
-import JarBench from '~/components/bench/JarBench.vue'
-import Choice from '~/components/common/Choice.vue'
-import NumberField from '~/components/common/NumberField.vue'
-import Sheet from '~/components/common/Sheet.vue'
-import WhereSheet from '~/components/sheets/WhereSheet.vue'
-import PlaceTabs from '~/components/PlaceTabs.vue'
-import TopBar from '~/components/TopBar.vue'
+import { useAnswerTo, useBenchApi } from '~/bench/useBench'
+import BackOff from '~/bench/BackOff.vue'
+import BenchBar from '~/bench/BenchBar.vue'
+import BoatSide from '~/bench/BoatSide.vue'
+import DrillPanel from '~/bench/DrillPanel.vue'
+import GuessPanel from '~/bench/GuessPanel.vue'
+import HangPicker from '~/bench/HangPicker.vue'
+import HungBar from '~/bench/HungBar.vue'
+import JarBench from '~/bench/JarBench.vue'
+import Choice from '~/common/Choice.vue'
+import NumberField from '~/common/NumberField.vue'
+import Sheet from '~/common/Sheet.vue'
+import WhereSheet from '~/water/sheets/WhereSheet.vue'
+import PlaceTabs from '~/shell/PlaceTabs.vue'
+import TopBar from '~/shell/TopBar.vue'
 import { requestOf } from '~/reading/reading'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useReadingStore } from '~/reading/store'
@@ -40,10 +39,9 @@ const bench = useBenchStore()
 const phone = useMediaQuery('(max-width: 899px)')
 const { length, lengthText } = useUnits()
 const s = computed(() => reading.reading)
-const work = useBenchHand()
+const api = useBenchApi()
 const request = computed(() => ({ ...requestOf(s.value, settings.units), depthM: reading.depthM }))
-const { told, failed, run } = useAnswerTo<BarShown>(work, () => ({
-  kind: 'bar',
+const { answer, failed, run } = useAnswerTo(api.bar, () => ({
   request: request.value,
   ids: bench.set.hung[s.value.lure] ?? [],
   side: bench.set.side,
@@ -51,14 +49,14 @@ const { told, failed, run } = useAnswerTo<BarShown>(work, () => ({
 }))
 const offM = ref(0.3)
 const guess = ref<string[]>([])
-const key = computed(() => told.value?.ids.join() ?? '')
+const key = computed(() => answer.value?.ids.join() ?? '')
 // Another nine: back at the bar, and nothing guessed.
 watch(key, () => {
   guess.value = []
   offM.value = 0.3
 })
 watch(
-  () => told.value?.bar.farthestM,
+  () => answer.value?.bar.farthestM,
   far => far && (offM.value = Math.min(offM.value, far)),
 )
 function pick(id: string) {
@@ -160,28 +158,28 @@ onMounted(() => {
           The bar could not be worked out just now.
           <button type="button" class="min-h-11 underline" @click="run">Try again</button>
         </p>
-        <template v-if="told">
+        <template v-if="answer">
           <HungBar
-            :shown="told"
+            :shown="answer"
             :watcher="bench.set.watcher"
             :off-m="offM"
             :guess="guess"
             :phone="phone"
             @pick="pick"
           />
-          <BackOff v-model="offM" :shown="told" :fish="fish" />
+          <BackOff v-model="offM" :shown="answer" :fish="fish" />
         </template>
         <p v-else class="h-61 bg-sunk p-3" aria-busy="true">Hanging the bar …</p>
       </template>
       <GuessPanel
-        v-if="phone && on('Bar') && told"
-        :shown="told"
+        v-if="phone && on('Bar') && answer"
+        :shown="answer"
         :guess="guess"
         :off-m="offM"
         :fish="fish"
         @clear="guess = []"
       />
-      <JarBench v-if="on('Jars')" :work="work" :request="request" :phone="phone" />
+      <JarBench v-if="on('Jars')" :api="api" :request="request" :phone="phone" />
     </div>
     <div
       v-if="!phone || tab !== 'Jars'"
@@ -193,11 +191,11 @@ onMounted(() => {
       :inert="sheet !== null"
     >
       <template v-if="!phone">
-        <GuessPanel v-if="told" :shown="told" :guess="guess" :off-m="offM" :fish="fish" @clear="guess = []" />
+        <GuessPanel v-if="answer" :shown="answer" :guess="guess" :off-m="offM" :fish="fish" @clear="guess = []" />
         <p v-else-if="!failed" class="h-full p-3" aria-busy="true">Looking at it as the fish does …</p>
       </template>
-      <BoatSide v-if="on('Bar')" :work="work" :request="request" />
-      <DrillPanel v-if="on('Drills')" :work="work" />
+      <BoatSide v-if="on('Bar')" :api="api" :request="request" />
+      <DrillPanel v-if="on('Drills')" :api="api" />
     </div>
     <TopBar v-if="phone" class="mt-auto" part="foot" @where="sheet = 'where'">
       <BenchBar @change="sheet = 'hang'" />
@@ -211,7 +209,7 @@ onMounted(() => {
       class="col-span-full!"
       @close="sheet = null"
     >
-      <HangPicker v-if="sheet === 'hang'" :lure="s.lure" :hung="told?.ids ?? []" />
+      <HangPicker v-if="sheet === 'hang'" :lure="s.lure" :hung="answer?.ids ?? []" />
       <WhereSheet v-else @close="sheet = null" />
     </Sheet>
   </main>

@@ -2,24 +2,24 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import type { LureId } from '#core/lure/types'
-import AddLure from '~/components/box/AddLure.vue'
-import BoxBar from '~/components/box/BoxBar.vue'
-import BoxMap from '~/components/box/BoxMap.vue'
-import BoxTray from '~/components/box/BoxTray.vue'
-import KitPanel from '~/components/box/KitPanel.vue'
-import Choice from '~/components/common/Choice.vue'
-import NumberField from '~/components/common/NumberField.vue'
-import Sheet from '~/components/common/Sheet.vue'
-import WhereSheet from '~/components/sheets/WhereSheet.vue'
-import PlaceTabs from '~/components/PlaceTabs.vue'
-import TopBar from '~/components/TopBar.vue'
+import AddLure from '~/box/AddLure.vue'
+import BoxBar from '~/box/BoxBar.vue'
+import BoxMap from '~/box/BoxMap.vue'
+import BoxTray from '~/box/BoxTray.vue'
+import KitPanel from '~/box/KitPanel.vue'
+import Choice from '~/common/Choice.vue'
+import NumberField from '~/common/NumberField.vue'
+import Sheet from '~/common/Sheet.vue'
+import WhereSheet from '~/water/sheets/WhereSheet.vue'
+import PlaceTabs from '~/shell/PlaceTabs.vue'
+import TopBar from '~/shell/TopBar.vue'
 import type { Request } from '#core/request/request'
 import { useCallsStore } from '~/kept/store'
 import { useBox } from '~/box/useBox'
 import { ownOf, useBoxStore } from '~/box/store'
 import { atMinute, clock, localTime, minuteOfDay } from '~/reading/clock'
 import { requestOf } from '~/reading/reading'
-import LookThrough from '~/components/made-up/LookThrough.vue'
+import LookThrough from '~/made-up/LookThrough.vue'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
@@ -30,8 +30,8 @@ import { JAR_WORDS, LURE_OPTIONS } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
 
 // Forms and files, with their checks, come when they are asked for.
-const BoxFiles = defineAsyncComponent(() => import('~/components/box/BoxFiles.vue'))
-const EditLure = defineAsyncComponent(() => import('~/components/box/EditLure.vue'))
+const BoxFiles = defineAsyncComponent(() => import('~/box/BoxFiles.vue'))
+const EditLure = defineAsyncComponent(() => import('~/box/EditLure.vue'))
 
 /** The box: what one owns, how it looks in today's water, and the few that cover the rest. */
 useReadingLink()

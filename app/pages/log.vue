@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import Sheet from '~/components/common/Sheet.vue'
-import WhereSheet from '~/components/sheets/WhereSheet.vue'
-import StartTrial from '~/components/log/StartTrial.vue'
-import TrialNow from '~/components/log/TrialNow.vue'
-import TripEnded from '~/components/log/TripEnded.vue'
-import OnTrip from '~/components/log/OnTrip.vue'
-import RigPanel from '~/rig/RigPanel.vue'
-import PlaceTabs from '~/components/PlaceTabs.vue'
-import TopBar from '~/components/TopBar.vue'
+import Sheet from '~/common/Sheet.vue'
+import WhereSheet from '~/water/sheets/WhereSheet.vue'
+import StartTrial from '~/log/StartTrial.vue'
+import TrialNow from '~/log/TrialNow.vue'
+import TripEnded from '~/log/TripEnded.vue'
+import OnTrip from '~/log/OnTrip.vue'
+import RigPanel from '~/log/rig/RigPanel.vue'
+import PlaceTabs from '~/shell/PlaceTabs.vue'
+import TopBar from '~/shell/TopBar.vue'
 import { useCallsStore } from '~/kept/store'
 import { useLogStore } from '~/log/store'
 import { useReadingLink } from '~/reading/useReadingLink'
@@ -17,7 +17,7 @@ import { useRecordsStore } from '~/records/store'
 import { useWatersStore } from '~/waters/store'
 
 // Its files and their checks are not part of what a trip is opened with.
-const SeasonPanel = defineAsyncComponent(() => import('~/components/log/SeasonPanel.vue'))
+const SeasonPanel = defineAsyncComponent(() => import('~/log/season/SeasonPanel.vue'))
 
 /** On the water: the trip under way, a fair test of two, and the season read back. */
 useReadingLink()

@@ -6,13 +6,13 @@ import type { Fault } from '#shared/faults'
 import type { RecordKind, RecordOf } from '#shared/schema/record'
 import type { SyncAnswer, SyncEvent } from '#shared/schema/sync'
 import { AT_ONCE } from '#shared/sync'
-import { tryingAgain } from './again'
-import { forgetAhead, leftAhead, writeAhead } from './ahead'
+import { backoff } from '~/common/backoff'
+import { forgetWritten, leftInLog, writeAhead } from './writeAheadLog'
 import { useDeviceStore } from './device'
 import { drawn } from './drawn'
 import { type Standing, standsOver, takeIn } from './merge'
 import { parcelOf } from './parcel'
-import { type RefusedEvent, type Shelf, openShelf } from './shelf'
+import { type RefusedEvent, type EventStore, openEventStore } from './eventStore'
 import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** What is written is sent once nothing more has been for a moment, and at the latest after a while, ms. */
@@ -52,16 +52,16 @@ export const useRecordsStore = defineStore('records', () => {
   const changes = ref(0)
   const unsent = ref(0)
   const state = ref<'loading' | 'here'>('loading')
-  /** What keeps a change from lasting: no room on the device, or no shelf at all. */
+  /** What keeps a change from lasting: no room on the device, or no store at all. */
   const trouble = ref<'full' | 'passing' | 'quota' | null>(null)
   /** What the server would not take: it stays on this device until it is corrected, or dropped by hand. */
   const refused = shallowRef<readonly RefusedEvent[]>([])
   /** Events sent at once: fewer after a parcel was refused as a whole, until the one to blame is found. */
   let most = AT_ONCE
-  let shelf: Promise<Shelf> | null = null
+  let store: Promise<EventStore> | null = null
   let loaded: Promise<void> | null = null
   let syncing: Promise<void> | null = null
-  const { again, well, waits } = tryingAgain(() => void sync())
+  const { again, well, waits } = backoff(() => void sync())
   /**
    * Never a clock that goes back: of two changes made here the second is the later, and a change made here is later
    * than the one it was made over, however far ahead the clock of the device that made that one (after the hybrid
@@ -69,19 +69,19 @@ export const useRecordsStore = defineStore('records', () => {
    */
   let latestMs = 0
 
-  /** What the shelf had no room for: sent from here as long as the page lasts, and put on the shelf once it fits. */
+  /** What the event store had no room for: sent from here while the page lasts, and put there once it fits. */
   const spilt = new Map<string, SyncEvent>()
   let others: BroadcastChannel | null = null
 
   /** Taps in a row go together. */
   const syncSoon = useDebounceFn(() => sync(), TOGETHER_MS.rest, { maxWait: TOGETHER_MS.most })
 
-  const open = () => (shelf ??= openShelf())
-  /** Written, and not on the shelf yet. */
+  const open = () => (store ??= openEventStore())
+  /** Written, and not in the event store yet. */
   let onTheirWay = 0
   /** Counts what was begun or ended in writing, so that no count mixes two moments. */
   let moments = 0
-  async function count(here: Shelf): Promise<number> {
+  async function count(here: EventStore): Promise<number> {
     const moment = moments
     const shelved = await here.unsentCount()
     if (moment !== moments) return count(here)
@@ -89,7 +89,7 @@ export const useRecordsStore = defineStore('records', () => {
   }
 
   async function lookThrough(): Promise<void> {
-    const { madeUpRecords } = await import('~/made-up/records')
+    const { madeUpRecords } = await import('~/records/made-up/records')
     const events = madeUpRecords().map(({ id, ...e }): SyncEvent => ({ ...e, id, recordId: id }) as SyncEvent)
     const made: Standing = new Map()
     takeIn(made, events)
@@ -107,7 +107,7 @@ export const useRecordsStore = defineStore('records', () => {
   async function bring(): Promise<void> {
     const here = await open()
     if (!here.lasting) trouble.value = 'passing'
-    const left = leftAhead()
+    const left = leftInLog()
     if (left.length) await shelve(here, left)
     // The app or the server may be another by now, and take it.
     await here.tryRefused()
@@ -153,18 +153,18 @@ export const useRecordsStore = defineStore('records', () => {
     return list
   }
 
-  /** Put on the shelf what was made here, or hold it where there is no room. */
-  async function shelve(here: Shelf, events: readonly SyncEvent[]): Promise<void> {
+  /** Put in the event store what was made here, or hold it where there is no room. */
+  async function shelve(here: EventStore, events: readonly SyncEvent[]): Promise<void> {
     try {
       await here.add(events)
-      forgetAhead(events)
+      forgetWritten(events)
     } catch {
       trouble.value = 'full'
       for (const e of events) spilt.set(e.id, e)
     }
   }
 
-  /** Write changes: shown at once, on the shelf as soon as it takes them, then on their way. */
+  /** Write changes: shown at once, in the event store as soon as it takes them, then on their way. */
   async function writeAll(entries: readonly Entry[]): Promise<void> {
     const events = entries.map(({ kind, id, body }): SyncEvent => {
       const known = (madeUp.value ?? standing).get(kind)?.get(id)
@@ -178,7 +178,7 @@ export const useRecordsStore = defineStore('records', () => {
     unsent.value += events.length
     onTheirWay += events.length
     moments++
-    // What is written ahead is lost no more: the screen shows it before the shelf is asked.
+    // What is written ahead is lost no more: the screen shows it before the event store is asked.
     if (writeAhead(events)) await drawn()
     await shelve(await open(), events)
     onTheirWay -= events.length
@@ -195,7 +195,7 @@ export const useRecordsStore = defineStore('records', () => {
   const remove = (kind: RecordKind, id: string) => write(kind, [{ id, body: null }])
 
   /** One exchange with the server; whether there is more to come. */
-  async function exchange(here: Shelf): Promise<boolean> {
+  async function exchange(here: EventStore): Promise<boolean> {
     await device.isKnown()
     const shelved = await here.unsent(most)
     const given = parcelOf([...shelved, ...[...spilt.values()].slice(0, most - shelved.length)], most)
@@ -226,21 +226,25 @@ export const useRecordsStore = defineStore('records', () => {
     return answer.more || unsent.value > 0
   }
 
-  /** What the server or the shelf has now is held here no more. */
+  /** What the server or the event store has now is held here no more. */
   function goneFromHere(ids: readonly string[]): void {
     const told = ids.flatMap(id => spilt.get(id) ?? [])
-    forgetAhead(told)
+    forgetWritten(told)
     for (const { id } of told) spilt.delete(id)
   }
 
-  async function setAside(here: Shelf, some: readonly RefusedEvent[]): Promise<void> {
+  async function setAside(here: EventStore, some: readonly RefusedEvent[]): Promise<void> {
     await here.setAside(some)
     goneFromHere(some.map(r => r.event.id))
     refused.value = await here.refused()
   }
 
   /** What was set aside and has been corrected since is done with. */
-  async function dropCorrected(here: Shelf, given: readonly SyncEvent[], accepted: readonly string[]): Promise<void> {
+  async function dropCorrected(
+    here: EventStore,
+    given: readonly SyncEvent[],
+    accepted: readonly string[],
+  ): Promise<void> {
     const taken = given.filter(e => accepted.includes(e.id))
     const done = refused.value.filter(({ event }) =>
       taken.some(e => e.recordId === event.recordId && standsOver(e, event)),
@@ -251,7 +255,7 @@ export const useRecordsStore = defineStore('records', () => {
   }
 
   /** A parcel refused as a whole is sent in halves: what is alone to blame is set aside, and the rest goes on. */
-  async function refuseWhole(here: Shelf, given: readonly SyncEvent[], response: Response): Promise<boolean> {
+  async function refuseWhole(here: EventStore, given: readonly SyncEvent[], response: Response): Promise<boolean> {
     const { errors = [] } = (await response.json().catch(() => ({}))) as { errors?: Fault[] }
     if (errors.some(e => e.code === 'quota')) {
       trouble.value = 'quota'
@@ -276,8 +280,8 @@ export const useRecordsStore = defineStore('records', () => {
     changes.value++
   }
 
-  /** Put on the shelf what it had no room for; while there is none it is sent from where it is. */
-  async function gather(here: Shelf): Promise<void> {
+  /** Put in the event store what it had no room for; while there is none it is sent from where it is. */
+  async function gather(here: EventStore): Promise<void> {
     if (trouble.value !== 'full') return
     const held = [...spilt.values()]
     spilt.clear()

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import type { LureId } from '#core/lure/types'
 import type { Watcher } from '#core/picture/underWater'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/units'
-import { useDeviceStorage } from '~/settings/deviceStorage'
+import { useDeviceStorage } from './deviceStorage'
 
 export const THEMES = ['noon', 'dusk', 'night'] as const
 export type Theme = (typeof THEMES)[number]

@@ -5,8 +5,8 @@ import { topOf } from '~/reading/reading'
 import { useReadingStore } from '~/reading/store'
 import { useUnits } from '~/settings/useUnits'
 import { AUTO, COVER_OPTIONS, DENSITY_OPTIONS, WIND_OPTIONS } from '~/words/options'
-import Choice from '~/components/common/Choice.vue'
-import NumberField from '~/components/common/NumberField.vue'
+import Choice from '~/common/Choice.vue'
+import NumberField from '~/common/NumberField.vue'
 
 /** What the lures are judged in, each word of it a control. */
 defineProps<{ phase: string }>()

@@ -2,7 +2,7 @@
 import { LURES } from '#core/lure/types'
 import type { LuresAnswer } from '#core/which-lure/answer'
 import { cap } from '~/words/options'
-import Silhouette from '~/components/figure/Silhouette.vue'
+import Silhouette from '~/figures/Silhouette.vue'
 
 /** What cannot be fished here, and what keeps it out. */
 defineProps<{ out: LuresAnswer['notHere'] }>()

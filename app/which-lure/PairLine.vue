@@ -6,8 +6,8 @@ import type { PairOut } from '#core/which-lure/pairs'
 import type { PairLine } from '#core/which-lure/pairLines'
 import { type PairSide, sideWords } from '#core/words/pairs'
 import { cap } from '~/words/options'
-import DragHandle from '~/components/common/DragHandle.vue'
-import HandFigure from '~/components/figure/HandFigure.vue'
+import DragHandle from '~/common/DragHandle.vue'
+import HandFigure from '~/figures/HandFigure.vue'
 
 /** Two lures that anglers swap, along what turns them: the diamond is now, and may be dragged to ask "what if". */
 const props = defineProps<{

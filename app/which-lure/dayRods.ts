@@ -2,10 +2,8 @@ import { type LureId, lureType } from '#core/lure/types'
 import type { LuresAnswer } from '#core/which-lure/answer'
 import type { LuresRequest } from '#core/which-lure/request'
 import { atTime } from '~/reading/reading'
-import { handFor } from '~/screen/worker'
-import { workerHand } from '~/screen/workerHand'
+import { luresClient } from './luresClient'
 import { ownedFirst } from './rows'
-import type { LuresAsk } from './work'
 
 /** Lures taken of each hour, and of all together. */
 const [OF_EACH, IN_ALL] = [2, 4] as const
@@ -26,13 +24,10 @@ export async function dayRods(
   hoursMs: readonly number[],
   owned: ReadonlySet<LureId>,
 ): Promise<LureId[]> {
-  const { work, end } = workerHand(
-    () => handFor<LuresAsk, LuresAnswer>('lures'),
-    async (ask: LuresAsk) => (await import('./work')).workLures(ask) as Promise<LuresAnswer>,
-  )
+  const { api, end } = luresClient()
   try {
     const answers: LuresAnswer[] = []
-    for (const ms of hoursMs) answers.push(await work({ kind: 'here', request: atTime(request, ms) }))
+    for (const ms of hoursMs) answers.push(await api.here(atTime(request, ms)))
     return rodsFrom(answers, owned)
   } finally {
     end()

@@ -68,8 +68,8 @@ describe('the question', () => {
         works.push(resolve)
         fails.push(reject)
       })
-    const hand = () => ({ work, onBroken: () => {}, end: () => {} }) as never
-    const { answer, lines, working } = scope.run(() => useWhichLure(() => asked.value, hand))!
+    const client = () => ({ api: { here: work, lines: work }, end: () => {} }) as never
+    const { answer, lines, working } = scope.run(() => useWhichLure(() => asked.value, client))!
     asked.value = { ...request, units: 'metric' }
     await nextTick()
     works[0]!('old')

@@ -2,40 +2,37 @@ import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { LuresAnswer } from '#core/which-lure/answer'
 import type { PairLine } from '#core/which-lure/pairLines'
 import type { LuresRequest } from '#core/which-lure/request'
-import { handFor } from '~/screen/worker'
-import { workerHand } from '~/screen/workerHand'
-import type { LuresAsk, LuresResult } from './work'
-
-const makeWorker = () => handFor<LuresAsk, LuresResult>('lures')
+import { newestOnly } from '~/common/newestOnly'
+import { luresClient } from './luresClient'
 
 /** Which lure here, worked out anew whenever what is asked changes; the answer before stays until the next is there. */
-export function useWhichLure(request: () => LuresRequest, makeHand: () => ReturnType<typeof makeWorker> = makeWorker) {
+export function useWhichLure(request: () => LuresRequest, makeClient = luresClient) {
   const answer = shallowRef<LuresAnswer | null>(null)
   const lines = shallowRef<PairLine[]>([])
   const working = ref(false)
   const failed = ref(false)
-  const { work, end } = workerHand(makeHand, async (ask: LuresAsk) => (await import('./work')).workLures(ask))
-  let newest = 0
+  const { api, end } = makeClient()
+  const { begin, drop } = newestOnly()
 
   async function ask(): Promise<void> {
-    const mine = ++newest
+    const stale = begin()
     const asked = request()
     working.value = true
     failed.value = false
     try {
-      const here = (await work({ kind: 'here', request: asked })) as LuresAnswer
-      if (mine !== newest) return
+      const here = await api.here(asked)
+      if (stale()) return
       answer.value = here
-      const turning = (await work({ kind: 'lines', request: asked })) as PairLine[]
-      if (mine === newest) lines.value = turning
+      const turning = await api.lines(asked)
+      if (!stale()) lines.value = turning
     } catch {
-      if (mine === newest) failed.value = true
+      if (!stale()) failed.value = true
     }
-    if (mine === newest) working.value = false
+    if (!stale()) working.value = false
   }
   watch(request, () => void ask(), { immediate: true })
   onScopeDispose(() => {
-    newest++
+    drop()
     end()
   })
   return { answer, lines, working, failed, ask }

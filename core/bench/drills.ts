@@ -1,5 +1,5 @@
 import type { DrillTopic } from '#core/words/drills'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import type { LureId } from '#core/lure/types'
 import { jarColour } from '#core/picture/jar'
 import { CLUES, type Clue, preyOdds } from '#core/prey/odds'
@@ -344,7 +344,7 @@ const MAKERS: Record<DrillTopic, (draw: Draw, level: number, units: UnitSystem) 
  * @throws RangeError where no question came in all the tries, which no seed was found to do
  */
 export function drillOf(topic: DrillTopic, seed: number, level: number, units: UnitSystem): Drill {
-  const draw = evenFrom(seed)
+  const draw = uniformFrom(seed)
   for (let i = 0; i < TRIES; i++) {
     const made = MAKERS[topic](draw, Math.min(1, Math.max(0, level)), units)
     if (made) return { topic, seed, ...made }

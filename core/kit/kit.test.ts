@@ -2,7 +2,7 @@ import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
 import { dice } from '../../tests/reference/dice'
 import type { LureId } from '#core/lure/types'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { recommend } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
 import { bestCover } from './cover'
@@ -124,7 +124,10 @@ describe('a kit', () => {
 describe('scenes drawn from waters', () => {
   const drawn = (salinity: 'fresh' | 'salt', lures: LureId[], over: Partial<SampleAsk> = {}) => {
     const water = { visibilityM: 1, tint: 'green', salinity, latitude: 30, longitude: -84, prey: [] } as const
-    return sampleScenes({ waters: [water], lures, species: 'red-drum', moments: 40, year: 2026, ...over }, evenFrom(3))
+    return sampleScenes(
+      { waters: [water], lures, species: 'red-drum', moments: 40, year: 2026, ...over },
+      uniformFrom(3),
+    )
   }
   const lures = (scenes: Scene[]) => [...new Set(scenes.map(s => s.lure))].sort()
   it('keep inshore lures to the coast unless there is nothing else, and take any lure there', () => {

@@ -81,8 +81,8 @@ export function askedOf(trip: LoggedTrip, { lure, depthM, asked }: Stint): Reque
 const rigOf = ({ lure, finishId }: Stint) => `${lure} ${finishId}`
 
 /**
- * A trip's stretches of comparison: its stints cut at the clock's half-hours, by spot and angler, each rig once. A block
- * of a fair test is one whatever the clock says, and whoever fished: its order was drawn, so that both cancel.
+ * A trip's stretches of comparison: its stints cut at the clock's half-hours, by spot and angler, each rig once. A
+ * block of a fair test is one whatever the clock says, and whoever fished: its order was drawn, so that both cancel.
  * @param trip its place among the trips
  */
 export function strataOf(logged: LoggedTrip, trip: number): Stratum[] {

@@ -1,4 +1,4 @@
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 
 /** A spell of equal casts with one of the two. */
 export interface Spell {
@@ -28,7 +28,7 @@ const sides = (even: () => number): [Side, Side] => {
  * @param blocks how many, 1 or more
  */
 export function trialOrder(blocks: number, seed: number): Spell[] {
-  const even = evenFrom(seed)
+  const even = uniformFrom(seed)
   return Array.from({ length: blocks }, (_, i) => sides(even).map(side => ({ block: i + 1, side }))).flat()
 }
 
@@ -39,7 +39,7 @@ export function trialOrder(blocks: number, seed: number): Spell[] {
  * @param blocks how many, 1 or more
  */
 export function trialOrderOfTwo(blocks: number, seed: number): SpellOfTwo[] {
-  const even = evenFrom(seed)
+  const even = uniformFrom(seed)
   return Array.from({ length: blocks }, (_, i) => {
     const first = sides(even)
     const atBow = i % 2 === 0 ? 1 : 2

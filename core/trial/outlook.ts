@@ -1,4 +1,4 @@
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { type Block, LEANINGS, SETTLES, lnSum, signEvidence, trialVerdict } from '#core/trial/verdict'
 
 /** How many times the bites of b those of a may be; null: no end to it is shown yet. */
@@ -72,7 +72,7 @@ const FOLLOWED_CASTS = 2000
 export function outlookOf(blocks: readonly Block[], seed: number): Outlook | null {
   const whole = blocks.filter(({ a, b }) => a.casts === b.casts && a.casts > 0)
   if (whole.length < LEAST_BLOCKS || trialVerdict(whole).verdict !== 'too-soon') return null
-  const even = evenFrom(seed)
+  const even = uniformFrom(seed)
   const each = whole.reduce((s, b) => s + b.a.casts + b.b.casts, 0) / whole.length
   const gaps = whole.map(({ a, b }) => a.bites - b.bites)
   const steps = Math.max(1, Math.round(FOLLOWED_CASTS / each))

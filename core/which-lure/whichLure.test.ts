@@ -4,7 +4,7 @@ import { COVERS, COVER_IDS, DENSITIES, coverOf } from '#core/cover/cover'
 import { PASSAGE, PASSAGES, passageOf } from '#core/lure/passage'
 import { LURES, LURE_IDS, type LureId } from '#core/lure/types'
 import { recommend } from '#core/ranking/recommend'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { WINDS, type Wind } from '#core/sky/weather'
 import { luresHere } from './answer'
 import { pairLinesOf } from './pairLines'
@@ -90,7 +90,7 @@ describe('which lure here', () => {
 
 describe('what cannot be fished here', () => {
   it('is never above the line, and what keeps it out is named', () => {
-    const next = evenFrom(39)
+    const next = uniformFrom(39)
     const one = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)]!
     for (let i = 0; i < 2000; i++) {
       const cover = { kind: one(COVER_IDS), density: one(DENSITIES), ...(next() < 0.4 ? { topM: 3 * next() } : {}) }

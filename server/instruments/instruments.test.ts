@@ -3,7 +3,7 @@ import type { AddressInfo, Server } from 'node:net'
 import { createServer } from 'node:net'
 import { appendChecksumFooter } from 'nmea-simple/dist/helpers'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { standingOf } from '#shared/instruments'
 import { comes } from '../../tests/reference/comes'
 import { boatServer, roundOf } from '../../tools/devices/boat'
@@ -73,7 +73,7 @@ describe('a sentence', () => {
     '',
   ])('%j tells nothing', text => expect(readSentence(text)).toBeNull())
   it('that is mangled never throws and seldom tells anything', () => {
-    const draw = evenFrom(7)
+    const draw = uniformFrom(7)
     const bytes = () => String.fromCharCode(Math.floor(draw() * 256))
     let told = 0
     for (let i = 0; i < 10_000; i++) {

@@ -23,13 +23,13 @@ import { luresSchema } from '#shared/schema/lures'
 import { seasonSchema } from '#shared/schema/season'
 import { orderSchema, verdictSchema } from '#shared/schema/trial'
 
-interface DayPortion {
+interface DayChunk {
   request: DayRequest
   lane: number
   steps: readonly number[]
 }
 /** Some of a lane's steps ranked; what is ashore is not. */
-function dayScores({ request, lane, steps }: DayPortion) {
+function dayScores({ request, lane, steps }: DayChunk) {
   const day = dayOf(request)
   return steps.map(t => scoreStep(request, day, day.steps[t]!, request.lures[lane]!))
 }

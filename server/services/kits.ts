@@ -1,6 +1,6 @@
 import type { KitRequest } from '#core/kit/request'
 import type { Scene, SceneScores } from '#core/kit/scenes'
-import { type Asker, inPortions, portion, textOf } from '#server/ranking/portions'
+import { type Asker, inChunks, chunk, textOf } from '#server/ranking/chunks'
 import { workInThread } from '#server/ranking/pool'
 import { USUAL_SIZES } from '#shared/schema/kit'
 
@@ -9,11 +9,11 @@ const AT_ONCE = { scored: 20, checked: 100 } as const
 
 /** What is asked of a kit, checked; throws a `FaultyError` where it is wrong. */
 export async function checkedKit(input: unknown, asker: Asker): Promise<KitRequest> {
-  const shell = await portion<Omit<KitRequest, 'scenes'> & { scenes: unknown[] }>(
+  const shell = await chunk<Omit<KitRequest, 'scenes'> & { scenes: unknown[] }>(
     { kind: 'check-kit', asked: input },
     asker,
   )
-  const scenes: Scene[] = await inPortions(
+  const scenes: Scene[] = await inChunks(
     shell.scenes,
     AT_ONCE.checked,
     (some, from) => ({ kind: 'check-scenes', asked: { scenes: some, from } }),
@@ -22,9 +22,9 @@ export async function checkedKit(input: unknown, asker: Asker): Promise<KitReque
   return { ...shell, scenes }
 }
 
-/** A kit as JSON text: its scenes scored in portions, then covered. */
-export async function kitInPortions({ scenes, owned, sizes, keep, drop }: KitRequest, asker: Asker): Promise<string> {
-  const scored: SceneScores[] = await inPortions(
+/** A kit as JSON text: its scenes scored in chunks, then covered. */
+export async function kitInChunks({ scenes, owned, sizes, keep, drop }: KitRequest, asker: Asker): Promise<string> {
+  const scored: SceneScores[] = await inChunks(
     scenes,
     AT_ONCE.scored,
     some => ({ kind: 'score-scenes', asked: some }),

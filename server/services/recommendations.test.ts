@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { Request } from '#core/request/request'
 import type { Job } from '#server/ranking/jobs'
-import { keyOf, remembering } from './recommendations'
+import { keyOf, memoize } from './recommendations'
 
 const job = (asked: Request) => ({ kind: 'rank', asked }) as const
 
@@ -44,7 +44,7 @@ describe('answers remembered', () => {
     vi.fn(async ({ asked }: Job) => ({ text: text((asked as Request).lure) }))
   it('are worked out once, also while they are being worked out', async () => {
     const rank = rankedAs(lure => `${lure}!`)
-    const answer = remembering(rank)
+    const answer = memoize(rank)
     const one = { text: 'jerkbait!' }
     expect(await Promise.all([answer(job(ASKED), 'a'), answer(job(ASKED), 'b')])).toEqual([one, one])
     await answer(job({ ...ASKED }), 'a')
@@ -57,7 +57,7 @@ describe('answers remembered', () => {
       return lure === 'spinnerbait' ? { faults: [] } : { text: lure }
     })
     const ofSize = keyOf(job(ASKED)).length + 8
-    const answer = remembering(rank, 2 * ofSize)
+    const answer = memoize(rank, 2 * ofSize)
     const of = (lure: Request['lure']) => answer(job({ ...ASKED, lure }), 'a')
     await of('grub')
     await of('tube')
@@ -75,7 +75,7 @@ describe('answers remembered', () => {
   })
   it('end when the last of those who asked has hung up, and not before', async () => {
     const signals: AbortSignal[] = []
-    const answer = remembering(async (_job, _device, signal) => {
+    const answer = memoize(async (_job, _device, signal) => {
       signals.push(signal!)
       return new Promise((_, reject) => signal!.addEventListener('abort', () => reject(new Error('gone'))))
     })

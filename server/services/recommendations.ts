@@ -30,7 +30,7 @@ interface UnderWay {
  * Answers to jobs. A repeated scene is answered from a bounded memory (least lately used goes first), and one that is
  * being worked out already is not worked out twice; what was refused is not remembered.
  */
-export function remembering(work: Worker, most = MOST): Worker {
+export function memoize(work: Worker, most = MOST): Worker {
   const answers = new LRUCache<string, Worked>({ maxSize: most, sizeCalculation: (a, key) => sizeOf(a) + key.length })
   const underWay = new Map<string, UnderWay>()
 

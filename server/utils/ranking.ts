@@ -3,15 +3,15 @@ import type { Request } from '#core/request/request'
 import { admissionFull, admitted } from '#server/ranking/admission'
 import type { Job } from '#server/ranking/jobs'
 import { TooBusyError } from '#server/ranking/lane'
-import { type Asker, FaultyError, textOf } from '#server/ranking/portions'
+import { type Asker, FaultyError, textOf } from '#server/ranking/chunks'
 import { refuseWhenFull, workInThread } from '#server/ranking/pool'
-import { remembering } from '#server/services/recommendations'
+import { memoize } from '#server/services/recommendations'
 import { deviceOf } from './deviceKey'
 import { answeredInPieces, goneOf } from './pieces'
 import { faultError, jsonBody } from './validated'
 
 /** The process's one way to work something out. */
-const answerTo = remembering(workInThread)
+const answerTo = memoize(workInThread)
 
 /** The answer to a request for a ranking, as JSON text. */
 export const rankingText = async (event: H3Event, asked: Request): Promise<string> =>

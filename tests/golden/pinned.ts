@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { recommend } from '#core/ranking/recommend'
+import { ENGINE_VERSION } from '#core/ranking/version'
 import { boxOf } from './box'
 import { edgesOf } from './edges'
 import { foodOf } from './food'
@@ -19,6 +20,7 @@ export const folder = new URL('./pinned/', import.meta.url)
 
 /** Everything that is pinned, by the name of its file: whole answers, and the rules of each scene. */
 export const PINNED: Readonly<Record<string, () => unknown>> = {
+  engine: () => ({ version: ENGINE_VERSION }),
   ...Object.fromEntries(Object.entries(GOLDEN).map(([name, request]) => [name, () => plain(recommend(request))])),
   ...SCREENS,
   picks: () => Object.fromEntries(Object.keys(SCENES).map(name => [name, picksOf(name)])),

@@ -7,7 +7,7 @@ import { readWater } from '#core/evidence/readWater'
 import { kitOf } from '#core/kit/kit'
 import { sampleScenes } from '#core/kit/sample'
 import { scoreScene } from '#core/kit/scenes'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import type { Reading } from '#core/request/readings'
 import { trialOrder } from '#core/trial/order'
 import { type Block, trialVerdict } from '#core/trial/verdict'
@@ -98,7 +98,7 @@ const WATERS = [
 export function kitsOf() {
   const lures = ['jerkbait', 'spinnerbait'] as const
   const ask = { waters: WATERS, lures, species: 'largemouth-bass', moments: 12, year: 2026 } as const
-  const scenes = sampleScenes(ask, evenFrom(5))
+  const scenes = sampleScenes(ask, uniformFrom(5))
   const owned = ['jerkbait.bone', 'jerkbait.black', 'jerkbait.white', 'spinnerbait.all-black', 'spinnerbait.white-gold']
   const scored = scenes.map(s => scoreScene(s))
   return {

@@ -1,5 +1,5 @@
-import type { ScreenAsk } from '../../app/screen/model'
-import { workScreen } from '../../app/screen/model'
+import type { ScreenAsk } from '../../app/water/model'
+import { workScreen } from '../../app/water/model'
 import { toFigures } from './figures'
 import { GOLDEN } from './requests'
 

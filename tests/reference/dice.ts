@@ -1,7 +1,7 @@
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 
 /** A small repeatable source of chance, 0 to below 1. */
-export const chance = evenFrom
+export const chance = uniformFrom
 
 /** The same, and from the normal distribution (Box & Muller 1958). */
 export function dice(seed: number) {

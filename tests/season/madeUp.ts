@@ -14,7 +14,7 @@ interface Kept {
   levels: Level[]
   asOf: string
 }
-const kept = JSON.parse(readFileSync(new URL('../../app/made-up/season.json', import.meta.url), 'utf8')) as Kept
+const kept = JSON.parse(readFileSync(new URL('../../app/records/made-up/season.json', import.meta.url), 'utf8')) as Kept
 
 /** A made-up season of 24 trips drawn from a stated truth, and a fair test of two. */
 export const { truth: TRUTH, trial: TRIAL } = kept

@@ -1,5 +1,5 @@
 import type { TripRecord } from '#shared/schema/record'
-import { madeUpRecords } from '../../app/made-up/records'
+import { madeUpRecords } from '../../app/records/made-up/records'
 
 /** The made-up angler's trips, its fair test left out, as a log's file: as though they were one's own. */
 export function madeUpLog(): string {

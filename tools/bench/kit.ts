@@ -6,7 +6,7 @@ import { kitOf } from '#core/kit/kit'
 import { sampleScenes } from '#core/kit/sample'
 import { scoreScene } from '#core/kit/scenes'
 import { finishesOf } from '#core/lure/finish'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 import { recommend } from '#core/ranking/recommend'
 import { REQUEST } from '#core/request/request'
 import { table } from './timing'
@@ -44,7 +44,7 @@ End`
 
 export async function benchKit(): Promise<void> {
   const ask = { waters: WATERS, lures: LURES, species: 'largemouth-bass', moments: 400, year: 2026 } as const
-  const scenes = sampleScenes(ask, evenFrom(1))
+  const scenes = sampleScenes(ask, uniformFrom(1))
   for (const s of scenes.slice(0, 60)) scoreScene(s)
   const [scored, scoringMs] = timed(() => scenes.map(s => scoreScene(s)))
   const some = scenes.slice(0, 200)

@@ -2,7 +2,7 @@ import { type Server, type Socket, createServer } from 'node:net'
 import { pathToFileURL } from 'node:url'
 import { appendChecksumFooter, encodeLatitude, encodeLongitude } from 'nmea-simple/dist/helpers'
 import { encodeNmeaPacket } from 'nmea-simple'
-import { evenFrom } from '#core/numeric/even'
+import { uniformFrom } from '#core/numeric/uniform'
 
 /**
  * A made-up boat for the demonstration: sounder, thermometer, wind vane, positioning and a light meter on a cord, all
@@ -26,7 +26,7 @@ const sentence = (text: string) => appendChecksumFooter(`$${text}`)
 
 /** The sentences of a round. The same seed, round and time give the same. */
 export function roundOf(seed: number, round: number, at: Date): string[] {
-  const draw = evenFrom(seed * 7919 + round)
+  const draw = uniformFrom(seed * 7919 + round)
   const wave = (period: number, phase = 0) => Math.sin((2 * Math.PI * round) / period + phase + seed)
   const of100 = () => draw() * 100
   if (of100() < SILENT) return []

@@ -1,0 +1,11 @@
+/** Mulberry32: the next of a row of even numbers in [0, 1) from a seed of 32 bits. Chance that can be had again. */
+export function uniformFrom(seed: number): () => number {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let t = state
+    t = Math.imul(t ^ (t >>> 15), t | 1)
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
+  }
+}
