@@ -12,7 +12,7 @@ export const QUANTITIES = {
 export type Quantity = keyof typeof QUANTITIES
 
 /** A figure an instrument told. */
-export interface Told {
+export interface InstrumentValue {
   value: number
   /** When it was told, ms since 1970. */
   atMs: number
@@ -38,14 +38,18 @@ export interface Board {
   nowMs: number
   line: SourceState
   gauge: SourceState
-  told: Partial<Record<Quantity, Told>>
+  told: Partial<Record<Quantity, InstrumentValue>>
   /** The last lowering of the light meter, from the surface down. */
   cast: { samples: LightSample[]; atMs: number } | null
 }
 
-export type Standing = 'fresh' | 'stale' | 'absurd'
+export type InstrumentState = 'fresh' | 'stale' | 'absurd'
 /** What a figure is worth at a moment: one that cannot be is never taken, one that is old is said to be. */
-export function standingOf(quantity: Quantity, { value, atMs }: Told, nowMs: number): Standing {
+export function instrumentStateOf(
+  quantity: Quantity,
+  { value, atMs }: InstrumentValue,
+  nowMs: number,
+): InstrumentState {
   const { range, staleS } = QUANTITIES[quantity]
   if (!(value >= range[0] && value <= range[1])) return 'absurd'
   return nowMs - atMs > staleS * 1000 ? 'stale' : 'fresh'

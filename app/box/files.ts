@@ -4,7 +4,7 @@ import { PARTS } from '#core/paintwork/parts'
 import { type LureRecord, RECORDS } from '#shared/schema/record'
 import {
   CellError,
-  type Column,
+  type CsvColumn,
   type FileRead,
   entryOf,
   fromTable,
@@ -44,7 +44,7 @@ function coatsOf(text: string): Coats | undefined {
   return Object.keys(out).length ? out : undefined
 }
 
-const COLUMNS: readonly Column<LureRecord>[] = [
+const COLUMNS: readonly CsvColumn<LureRecord>[] = [
   textColumn('lure'),
   {
     ...textColumn<LureRecord>('finishId', 'finish'),

@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { type EffectScope, effectScope, reactive, ref } from 'vue'
 import type { OwnLure } from '#core/box/own'
-import type { Scene } from '#core/kit/scenes'
+import type { KitScene } from '#core/kit/scenes'
 import { finishesOf } from '#core/lure/finish'
 import { rank } from '#core/ranking/recommend'
 import type { Request } from '#core/request/request'
@@ -38,7 +38,7 @@ const OWNED = [
   lure('c', 'jerkbait.white'),
   lure('d', 'spinnerbait.all-black'),
 ]
-const scene = (over: Partial<Scene> = {}): Scene => ({ ...POND, ...over })
+const scene = (over: Partial<KitScene> = {}): KitScene => ({ ...POND, ...over })
 const SCENES = [
   scene(),
   scene({ water: { visibilityM: 0.4, tint: 'brown' } }),
@@ -91,7 +91,7 @@ describe('the box worked out', () => {
     for (const { size, finishIds } of kit.value!.curve) expect(finishIds.length).toBeLessThanOrEqual(size)
     const shares = kit.value!.curve.map(k => k.share)
     expect(shares).toEqual([...shares].sort((x, y) => x - y))
-    const scored = asked.flatMap(q => (q.kind === 'score' ? (q.ask.scenes as Scene[]) : []))
+    const scored = asked.flatMap(q => (q.kind === 'score' ? (q.ask.scenes as KitScene[]) : []))
     expect(scored.map(s => s.lure)).toEqual(['jerkbait', 'jerkbait', 'spinnerbait'])
   })
   it('scores scenes once for all that is kept and dropped', async () => {

@@ -3,7 +3,7 @@ import { type Ref, computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { type OwnLure, hasOwnCoats } from '#core/box/own'
 import type { KitAnswer, KitProgress } from '#core/kit/kit'
 import type { SampleAsk } from '#core/kit/sample'
-import type { Scene, SceneScores } from '#core/kit/scenes'
+import type { KitScene, SceneScores } from '#core/kit/scenes'
 import type { LureId } from '#core/lure/types'
 import type { Request } from '#core/request/request'
 import { engineWorker } from '~/common/engineWorker'
@@ -40,7 +40,7 @@ export interface BoxQuestion {
 
 /** What a kit is for: waters to draw scenes from, or scenes that were fished; and what must and must not be in it. */
 export interface KitQuestion {
-  of: { sample: Omit<SampleAsk, 'lures'> } | { scenes: Scene[] }
+  of: { sample: Omit<SampleAsk, 'lures'> } | { scenes: KitScene[] }
   keep: string[]
   drop: string[]
 }

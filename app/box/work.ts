@@ -3,7 +3,7 @@ import { type OwnLure, hasOwnCoats, ownFinish, ownFinishes } from '#core/box/own
 import { apartOf, trayOf } from '#core/box/tray'
 import { type KitAnswer, type KitProgress, kitSteps } from '#core/kit/kit'
 import { type SampleAsk, sampleScenes } from '#core/kit/sample'
-import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
+import { type KitScene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import { finishById } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
 import { uniformFrom } from '#core/numeric/uniform'
@@ -88,7 +88,7 @@ function goOnWithKit(): KitStep {
 }
 
 /** In how many scenes the fish takes each lure of the box for a finish, oftenest first. */
-function same({ scenes, finishId, owned }: { scenes: Scene[]; finishId: string; owned: OwnLure[] }): SameShown[] {
+function same({ scenes, finishId, owned }: { scenes: KitScene[]; finishId: string; owned: OwnLure[] }): SameShown[] {
   const finish = finishById(finishId)!
   const mine = owned.filter(o => o.lure === finish.lure && ownFinish(o)?.id !== finishId)
   const counts = new Map(mine.map(o => [o.id, 0]))
@@ -110,7 +110,7 @@ function map({ request, lure, owned, fishM }: LookAsk): MapShown {
   return { finishIds, ...mapOf(apart) }
 }
 
-function score({ scenes, owned }: { scenes: Scene[]; owned: OwnLure[] }): SceneScores[] {
+function score({ scenes, owned }: { scenes: KitScene[]; owned: OwnLure[] }): SceneScores[] {
   const extra = extraOf(owned)
   return scenes.map(s => scoreScene(s, extra))
 }
@@ -119,7 +119,7 @@ function score({ scenes, owned }: { scenes: Scene[]; owned: OwnLure[] }): SceneS
 export const boxApi = {
   tray: withLight(tray),
   map: withLight(map),
-  sample: withLight((ask: SampleAsk, seed: number): Scene[] => sampleScenes(ask, uniformFrom(seed))),
+  sample: withLight((ask: SampleAsk, seed: number): KitScene[] => sampleScenes(ask, uniformFrom(seed))),
   score: withLight(score),
   beginKit: withLight(beginKit),
   goOnWithKit: withLight(goOnWithKit),

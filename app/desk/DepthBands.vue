@@ -2,13 +2,13 @@
 import { computed } from 'vue'
 import type { ReadingsAnswer } from '#core/evidence/answer'
 import { useUnits } from '~/settings/useUnits'
-import type { Band } from './work'
+import type { DiscBand } from './work'
 
 /**
  * What each reading says of the disc, as a band down one ruler of depth, and beside them what all say together. Depths
  * are spaced by their logarithm, as errors are.
  */
-const props = defineProps<{ bands: readonly Band[]; names: readonly string[]; answer: ReadingsAnswer }>()
+const props = defineProps<{ bands: readonly DiscBand[]; names: readonly string[]; answer: ReadingsAnswer }>()
 const { length, lengthText } = useUnits()
 const [W, H, TOP, LEFT] = [360, 250, 12, 44] as const
 const TICKS = { ft: [0.2, 0.5, 1, 2, 5, 10, 20, 50], m: [0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20] } as const
@@ -26,7 +26,7 @@ const ticks = computed(() =>
     .filter(t => t.m >= ends.value[0] && t.m <= ends.value[1]),
 )
 const step = computed(() => (W - LEFT - 70) / Math.max(1, props.bands.length))
-const box = (b: Band) => ({ y: yOf(b.lowM), height: Math.max(3, yOf(b.highM) - yOf(b.lowM)) })
+const box = (b: DiscBand) => ({ y: yOf(b.lowM), height: Math.max(3, yOf(b.highM) - yOf(b.lowM)) })
 const whole = computed(() => ({ lowM: props.answer.visibilityM.low, highM: props.answer.visibilityM.high }))
 const spoken = computed(() =>
   [

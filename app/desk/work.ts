@@ -8,13 +8,13 @@ import type { UnitSystem } from '#core/units'
 import { withLight } from '~/common/withLight'
 
 /** Where a disc would vanish by one reading alone, nine times in ten, m. */
-export interface Band {
+export interface DiscBand {
   lowM: number
   highM: number
 }
 export interface DeskAnswer {
   answer: ReadingsAnswer
-  bands: Band[]
+  bands: DiscBand[]
   allowed: Allowed[]
 }
 export interface ReadAsk {

@@ -12,7 +12,7 @@ export interface FileFault {
 }
 
 /** One record of a file before it is looked at: where it stands, the id it bears, and what it says. */
-export interface Candidate {
+export interface FileCandidate {
   line: number
   id: string
   body: unknown
@@ -40,7 +40,7 @@ export const unread = (fault: FileFault): FileRead<never> => ({
 export class CellError extends Error {}
 
 /** A column of a record's table: what it holds of the record, how that is written, and how it is read back. */
-export interface Column<B> {
+export interface CsvColumn<B> {
   name: string
   /** Where it stands in the record: a field, or a dotted path. */
   key: string
@@ -49,7 +49,7 @@ export interface Column<B> {
   read: (text: string) => unknown
 }
 
-const plain = <B>(key: keyof B & string, name: string, read: (text: string) => unknown): Column<B> => ({
+const plain = <B>(key: keyof B & string, name: string, read: (text: string) => unknown): CsvColumn<B> => ({
   name,
   key,
   write: b => {
@@ -63,7 +63,7 @@ export const textColumn = <B>(key: keyof B & string, name: string = key, fallbac
   plain<B>(key, name, t => t || fallback)
 export const numberColumn = <B>(key: keyof B & string, name: string = key, fallback?: number | null) =>
   plain<B>(key, name, t => (t === '' ? fallback : Number(t)))
-export const listColumn = <B>(key: keyof B & string, name: string = key): Column<B> => ({
+export const listColumn = <B>(key: keyof B & string, name: string = key): CsvColumn<B> => ({
   name,
   key,
   write: b => (b[key] as readonly string[]).join('; '),
@@ -73,14 +73,14 @@ export const listColumn = <B>(key: keyof B & string, name: string = key): Column
       .map(s => s.trim())
       .filter(Boolean),
 })
-export const yesNoColumn = <B>(key: keyof B & string, name: string = key): Column<B> => ({
+export const yesNoColumn = <B>(key: keyof B & string, name: string = key): CsvColumn<B> => ({
   name,
   key,
   write: b => (b[key] ? 'yes' : 'no'),
   read: t => /^(yes|true|1)$/i.test(t),
 })
 /** A cell that holds JSON; empty for null. */
-export const jsonColumn = <B>(key: keyof B & string, name: string = key, fallback: unknown = null): Column<B> => ({
+export const jsonColumn = <B>(key: keyof B & string, name: string = key, fallback: unknown = null): CsvColumn<B> => ({
   name,
   key,
   write: b => (b[key] === null ? '' : JSON.stringify(b[key])),
@@ -103,7 +103,7 @@ export const csvOf = (fields: readonly string[], data: readonly (readonly unknow
 const unmarked = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell)
 
 /** Records as CSV under a head line, ids first. */
-export function toTable<B>(columns: readonly Column<B>[], records: readonly { id: string; body: B }[]): string {
+export function toTable<B>(columns: readonly CsvColumn<B>[], records: readonly { id: string; body: B }[]): string {
   const rows = records.map(({ id, body }) => [id, ...columns.map(c => c.write(body))])
   return csvOf(['id', ...columns.map(c => c.name)], rows)
 }
@@ -114,7 +114,7 @@ function put(into: Record<string, unknown>, [head, ...rest]: string[], value: un
 }
 
 /** Rows of a CSV by the names in its head line, which must name some. */
-export function rowsOf(text: string, needed: readonly string[]): Partial<Record<string, string>>[] | FileFault {
+export function tableRowsOf(text: string, needed: readonly string[]): Partial<Record<string, string>>[] | FileFault {
   const { data, meta } = Papa.parse<Partial<Record<string, string>>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -128,11 +128,11 @@ export function rowsOf(text: string, needed: readonly string[]): Partial<Record<
 
 /** Records of a CSV, one a line after the head. */
 export function fromTable<B>(
-  columns: readonly Column<B>[],
+  columns: readonly CsvColumn<B>[],
   text: string,
   needed: readonly string[],
-): Candidate[] | FileFault {
-  const rows = rowsOf(text, needed)
+): FileCandidate[] | FileFault {
+  const rows = tableRowsOf(text, needed)
   if (!Array.isArray(rows)) return rows
   return rows.map((row, i) => {
     const line = i + 2
@@ -167,7 +167,7 @@ export function entryOf(one: unknown): { id: string; body: Record<string, unknow
   return { id: String(id), body }
 }
 
-export interface Judge<B> {
+export interface RowJudge<B> {
   schema: Joi.Schema<B>
   /** Names of the record's fields as the file's columns call them, where they differ. */
   columnOf?: Record<string, string>
@@ -182,8 +182,8 @@ export interface Judge<B> {
  * record that is wrong is named, and does not keep the right ones from being taken.
  */
 export function takeRecords<B>(
-  candidates: readonly Candidate[] | FileFault,
-  { schema, columnOf = {}, likeness, also = () => null }: Judge<B>,
+  candidates: readonly FileCandidate[] | FileFault,
+  { schema, columnOf = {}, likeness, also = () => null }: RowJudge<B>,
   known: readonly { id: string; body: B }[],
 ): FileRead<B> {
   const read: FileRead<B> = { writes: [], added: 0, changed: 0, same: 0, faults: [] }

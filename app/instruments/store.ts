@@ -1,7 +1,7 @@
 import { rounded } from '#core/numeric/rounded'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { type Board, type Quantity, standingOf } from '#shared/instruments'
+import { type Board, type Quantity, instrumentStateOf } from '#shared/instruments'
 import { useReadingStore } from '~/reading/store'
 import { useDeviceStorage } from '~/settings/deviceStorage'
 
@@ -68,7 +68,7 @@ export const useInstrumentsStore = defineStore('instruments', () => {
   }
   function standing(q: Quantity) {
     const told = board.value?.told[q]
-    return told ? standingOf(q, told, told.atMs + ageS(q) * 1000) : null
+    return told ? instrumentStateOf(q, told, told.atMs + ageS(q) * 1000) : null
   }
 
   /** Write a figure into the reading, unless it is old, cannot be, or says what stands there already. */

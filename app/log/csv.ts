@@ -2,12 +2,12 @@ import { v7 as newId } from 'uuid'
 import { finishById } from '#core/lure/finish'
 import { RECORDS, type Rod, type TapRecord, type TripRecord } from '#shared/schema/record'
 import {
-  type Candidate,
+  type FileCandidate,
   type FileFault,
   type FileRead,
   csvOf,
   joinReads,
-  rowsOf,
+  tableRowsOf,
   takeRecords,
   unread,
 } from '~/files/table'
@@ -74,7 +74,7 @@ export function readTapsCsv(
   taps: readonly Tap[],
   like: TripLike,
 ): FileRead<LogEntry> {
-  const rows = rowsOf(text, ['at', 'what'])
+  const rows = tableRowsOf(text, ['at', 'what'])
   if (!Array.isArray(rows)) return unread(rows)
   const faults: FileFault[] = []
   const timed = rows.flatMap((row, i) => {
@@ -94,7 +94,7 @@ export function readTapsCsv(
 
   const of = tapsByTrip(taps)
   const byLikeness = new Map(taps.map(t => [likenessOf(t.body), t]))
-  const candidates = timed.map(({ row, ms, line }): Candidate => {
+  const candidates = timed.map(({ row, ms, line }): FileCandidate => {
     const trip = spanOf(ms)!
     const at = new Date(ms).toISOString()
     const before = inHand(
@@ -125,7 +125,7 @@ function whoNamed(trip: TripRecord, angler: string | undefined): number {
 function tripsOf(
   rows: readonly { row: Row; ms: number; line: number }[],
   like: TripLike,
-): (Candidate & { body: TripRecord })[] {
+): (FileCandidate & { body: TripRecord })[] {
   const groups = new Map<string, (typeof rows)[number][]>()
   for (const r of rows) {
     const key = `${r.row.trip ?? ''} ${new Date(r.ms).toISOString().slice(0, 10)}`

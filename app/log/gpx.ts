@@ -2,7 +2,7 @@ import { keptText } from '#shared/text'
 import type { LineString, Point as GeoPoint } from 'geojson'
 import { RECORDS, type Place, type TapKind, type TapRecord, type TripRecord } from '#shared/schema/record'
 import { gpxFeatures } from '~/files/gpx'
-import { type Candidate, type FileRead, joinReads, takeRecords, unread } from '~/files/table'
+import { type FileCandidate, type FileRead, joinReads, takeRecords, unread } from '~/files/table'
 import { v7 as newId } from 'uuid'
 import { type TripLike, likenessOf, importedTrip } from './imported'
 import type { LogEntry } from './files'
@@ -100,7 +100,7 @@ export async function readGpx(
 ): Promise<FileRead<LogEntry>> {
   const file = await held(text)
   if (!file) return unread({ line: 1, column: '', message: 'This is no GPX file that Piscator can read.' })
-  const made: Candidate[] = []
+  const made: FileCandidate[] = []
   const spans = trips.map(({ id, body }) => ({
     id,
     from: Date.parse(body.startedAt),
@@ -122,7 +122,7 @@ export async function readGpx(
   const of = tapsByTrip(taps)
   const byLikeness = new Map(taps.map(t => [likenessOf(t.body), t]))
   const outside: number[] = []
-  const candidates = file.waypoints.flatMap(({ line, ms, place, name, type, desc }): Candidate[] => {
+  const candidates = file.waypoints.flatMap(({ line, ms, place, name, type, desc }): FileCandidate[] => {
     const span = during(ms)
     if (!span) {
       outside.push(line)

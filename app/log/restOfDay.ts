@@ -107,7 +107,7 @@ export function heldPins(held: readonly ComingChange[], rods: readonly Rod[], fr
 }
 
 /** A change to come with why. */
-export interface Told extends ComingChange {
+export interface PlannedChange extends ComingChange {
   why: string
 }
 
@@ -121,7 +121,7 @@ export function changesOfRest(
   held: readonly ComingChange[],
   fromMs: number,
   zone: string,
-): Told[] {
+): PlannedChange[] {
   const nowMin = minuteOfDay(fromMs, zone)
   const momentOf = (min: number) => new Date(fromMs + (min - nowMin) * MINUTE_MS).toISOString()
   const hours = (step: number) => (light.steps[step]!.endMin - light.steps[step]!.atMin) / HOUR_MIN
@@ -137,7 +137,7 @@ export function changesOfRest(
       return sum
     }
     let before = on
-    return lane.flatMap((spell, i): Told[] => {
+    return lane.flatMap((spell, i): PlannedChange[] => {
       const worth = i > 0 || won(spell.finishId) > USUAL_CHANGE_COST
       if (spell.finishId === before || !worth) return []
       before = spell.finishId

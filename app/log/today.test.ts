@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { TAP_OF, TRIP_ID, TRIP_OF, minute } from '../../tests/reference/log'
 import { endedOf } from './ended'
-import { BANDS, byLight, heldRods, hungOf, lightThrough, luxAt } from './today'
+import { LIGHT_BANDS, byLight, heldRods, hungOf, lightThrough, luxAt } from './today'
 
 const asked = {
   ...TRIP_OF().asked,
@@ -31,7 +31,7 @@ describe('the light of a trip', () => {
   })
   it('is told in bands fixed beforehand, and says nothing before it has hours and bites enough', () => {
     const bands = byLight(trip, taps, ms(120))
-    expect(bands.map(b => b.words)).toEqual(BANDS.map(b => b.words))
+    expect(bands.map(b => b.words)).toEqual(LIGHT_BANDS.map(b => b.words))
     expect(bands.reduce((s, b) => s + b.hours, 0)).toBeCloseTo(4, 6)
     expect(bands.reduce((s, b) => s + b.bites, 0)).toBe(3)
     expect(bands.every(b => b.perHour === null)).toBe(true)

@@ -45,13 +45,13 @@ export function lightThrough(
 }
 
 /** Bands of light, fixed before any bite: each from so many lux up. */
-export const BANDS = [
+export const LIGHT_BANDS = [
   { fromLux: 0, words: 'Dark' },
   { fromLux: 10, words: 'First and last light' },
   { fromLux: 5_000, words: 'Low sun or heavy cloud' },
   { fromLux: 30_000, words: 'Full light' },
 ] as const
-const bandOf = (lux: number) => BANDS.findLastIndex(b => lux >= b.fromLux)
+const bandOf = (lux: number) => LIGHT_BANDS.findLastIndex(b => lux >= b.fromLux)
 
 /** Before a band has so many hours and bites, nothing is said of it. */
 const LEAST = { hours: 2, bites: 5 } as const
@@ -70,7 +70,7 @@ export interface BandTally {
 export function byLight(trip: Trip, taps: readonly Tap[], nowMs: number): BandTally[] {
   const { stints } = loggedTrip(trip, taps, nowMs)
   const startMs = Date.parse(trip.body.startedAt)
-  const sums = BANDS.map(() => ({ hours: 0, bites: 0 }))
+  const sums = LIGHT_BANDS.map(() => ({ hours: 0, bites: 0 }))
   const notes = notesOf(taps)
   const lux = (ms: number) => luxIn(trip.body, notes, ms)
   for (const s of stints) {
@@ -83,7 +83,7 @@ export function byLight(trip: Trip, taps: readonly Tap[], nowMs: number): BandTa
     for (const at of s.bites) sums[bandOf(lux(startMs + at * 60_000))]!.bites++
   }
   return sums.map(({ hours, bites }, i) => ({
-    words: BANDS[i]!.words,
+    words: LIGHT_BANDS[i]!.words,
     hours,
     bites,
     perHour: hours >= LEAST.hours && bites >= LEAST.bites ? bites / hours : null,
@@ -105,14 +105,14 @@ export function heldRods(trip: Trip, taps: readonly Tap[], nowMs: number): Held[
 }
 
 /** What hangs from the light: a bite, landed or not, or a follow. */
-export interface Hung {
+export interface HungMark {
   id: string
   ms: number
   rod: number
   what: 'bite' | 'landed' | 'follow'
 }
-export const hungOf = (taps: readonly Tap[]): Hung[] =>
-  taps.flatMap((t): Hung[] => {
+export const hungOf = (taps: readonly Tap[]): HungMark[] =>
+  taps.flatMap((t): HungMark[] => {
     const { what, at, rod } = t.body
     if (!isBite(t) && what !== 'follow') return []
     return [{ id: t.id, ms: Date.parse(at), rod, what: what === 'follow' || what === 'landed' ? what : 'bite' }]

@@ -1,10 +1,10 @@
-import { type Position, type Spell, trialOrder, trialOrderOfTwo } from '#core/trial/order'
+import { type Position, type TrialSpell, trialOrder, trialOrderOfTwo } from '#core/trial/order'
 import type { Block } from '#core/trial/verdict'
 import type { Spoil, TripRecord } from '#shared/schema/record'
 import { type Tap, crewOf, isBite, whoOf } from './trip'
 
 /** A spell of a fair test as it was fished; two anglers fish the spells of a turn at once. */
-export interface FishedSpell extends Spell {
+export interface FishedSpell extends TrialSpell {
   turn: number
   who: number
   position: Position | null

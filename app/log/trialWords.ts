@@ -1,4 +1,4 @@
-import { type Allowed, type Outlook, allowedRatios } from '#core/trial/outlook'
+import { type AllowedRatios, type Outlook, allowedRatios } from '#core/trial/outlook'
 import { type Block, SETTLES, type Verdict } from '#core/trial/verdict'
 import { counted } from '~/words/numbers'
 
@@ -41,7 +41,7 @@ export function howLong({ verdict, moreCasts }: Verdict, outlook: Outlook | null
 const times = (ratio: number) => `${Number(ratio.toPrecision(2))} times`
 
 /** What is ruled out so far, 19 to 1. */
-export function ruledOut({ low, high }: Allowed, names: Names): string {
+export function ruledOut({ low, high }: AllowedRatios, names: Names): string {
   const more = (side: 'a' | 'b', ratio: number) => `more than ${times(ratio)} the bites on ${names[side]}`
   const out = [...(high === null ? [] : [more('a', high)]), ...(low === null ? [] : [more('b', 1 / low)])]
   if (low !== null && low >= 1)

@@ -7,7 +7,7 @@ import { useRecordsStore } from '~/records/store'
 import { useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
 import { alike } from './alike'
-import { type Told, changesOfRest, heldPins, plannedRods, restRequest } from './restOfDay'
+import { type PlannedChange, changesOfRest, heldPins, plannedRods, restRequest } from './restOfDay'
 import { useLogStore } from './store'
 import { useTaughtStore } from '~/records/taught'
 import { changesToCome, conditionsNoted, rodsNow } from './trip'
@@ -69,7 +69,7 @@ export function useRestOfDay() {
     }
   })
   /** Changes that the rest of the day asks for, with why. */
-  const changes = computed<Told[] | null>(before => {
+  const changes = computed<PlannedChange[] | null>(before => {
     const [plan, light] = [day.plan.value, day.light.value]
     if (!plan || !light || plan.lanes.length !== lanes.value.length) return null
     // The light is there before the lanes are: until then what was planned stands.

@@ -162,4 +162,4 @@ export const READING_KEYS = Object.keys(READING) as ReadingKey[]
  * Everything the angler sets on the screen. One flat record: the address, the undo steps and the drafts are copies of
  * it.
  */
-export type Reading = { -readonly [K in ReadingKey]: (typeof READING)[K]['first'] }
+export type ScreenReading = { -readonly [K in ReadingKey]: (typeof READING)[K]['first'] }

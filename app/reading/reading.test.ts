@@ -4,7 +4,7 @@ import { LURE_IDS } from '#core/lure/types'
 import { check } from '#shared/faults'
 import { requestSchema } from '#shared/schema/request'
 import { READING } from './fields'
-import { type Reading, firstReading, requestOf, withinLimits } from './reading'
+import { type ScreenReading, firstReading, requestOf, withinLimits } from './reading'
 import { readingFromQuery, readingQuery } from './readingUrl'
 import { placeIn, zoneAt } from './zone'
 import { useReadingStore } from './store'
@@ -12,7 +12,7 @@ import { useReadingStore } from './store'
 /** When links are opened that name no moment. */
 const NOW = Date.UTC(2026, 11, 1, 12, 30)
 /** A reading in which nothing is as on a first visit. */
-const OTHER: Reading = {
+const OTHER: ScreenReading = {
   lure: 'popper',
   species: 'snook',
   school: 'fish-eye',
@@ -85,7 +85,8 @@ describe('a reading in the address', () => {
     expect(readingFromQuery(readingQuery(reading), NOW)).toEqual(reading)
   })
   it('differs in every field from the first, so that none can be forgotten', () => {
-    for (const key of Object.keys(READING) as (keyof Reading)[]) expect(OTHER[key], key).not.toEqual(READING[key].first)
+    for (const key of Object.keys(READING) as (keyof ScreenReading)[])
+      expect(OTHER[key], key).not.toEqual(READING[key].first)
     const keys = Object.values(READING).map(f => f.key)
     expect(new Set(keys).size).toBe(keys.length)
   })

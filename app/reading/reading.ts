@@ -2,12 +2,12 @@ import { coverOf } from '#core/cover/cover'
 import type { Request } from '#core/request/request'
 import type { LuresRequest } from '#core/which-lure/request'
 import { skyWord } from '#core/sky/weather'
-import { READING, READING_KEYS, type Reading, type ReadingField, type ReadingKey } from './fields'
+import { READING, READING_KEYS, type ScreenReading, type ReadingField, type ReadingKey } from './fields'
 
-export type { Reading, ReadingKey } from './fields'
+export type { ScreenReading, ReadingKey } from './fields'
 
 /** What a first visit opens on. */
-export const firstReading = () => Object.fromEntries(READING_KEYS.map(k => [k, READING[k].first])) as Reading
+export const firstReading = () => Object.fromEntries(READING_KEYS.map(k => [k, READING[k].first])) as ScreenReading
 
 const isNothing = (v: unknown) => v === null || (Array.isArray(v) && v.length === 0)
 
@@ -22,7 +22,7 @@ function put(into: Record<string, unknown>, path: string, value: unknown): void 
 const ALL = 60
 
 /** What the engine is asked for a reading. Nothing that is left to it is sent. */
-export function requestOf(r: Reading, units: NonNullable<Request['units']>): Request {
+export function requestOf(r: ScreenReading, units: NonNullable<Request['units']>): Request {
   const asked: Record<string, unknown> = {}
   for (const key of READING_KEYS) {
     const { to } = READING[key] as ReadingField<unknown>
@@ -37,7 +37,7 @@ export function requestOf(r: Reading, units: NonNullable<Request['units']>): Req
 }
 
 /** The same without its lure and what belongs to that: which lure here? */
-export function luresRequestOf(r: Reading, units: NonNullable<Request['units']>): LuresRequest {
+export function luresRequestOf(r: ScreenReading, units: NonNullable<Request['units']>): LuresRequest {
   const { water, light, species, school, season, forage, clues, background } = requestOf(r, units)
   const asked = { water, light, species, school, season, forage, clues, background, units }
   return Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined)) as unknown as LuresRequest
@@ -50,7 +50,12 @@ export function atTime<R extends Pick<Request, 'light'>>(asked: R, ms: number): 
 }
 
 /** How far down the top of the cover is, m: as set, or as such cover usually stands; null where nothing tells. */
-export const topOf = ({ cover, density, topM, waterM }: Pick<Reading, 'cover' | 'density' | 'topM' | 'waterM'>) =>
+export const topOf = ({
+  cover,
+  density,
+  topM,
+  waterM,
+}: Pick<ScreenReading, 'cover' | 'density' | 'topM' | 'waterM'>) =>
   cover === null ? null : coverOf({ kind: cover, density, topM: topM ?? undefined }, waterM).topM
 
 /** A list without Vue's watching wrapper, which cannot be sent to a worker. */
@@ -60,7 +65,7 @@ const toPlain = (v: unknown): unknown => (Array.isArray(v) ? v.map(e => (typeof 
  * Hold a change to what the server takes and a link can carry: numbers within their limits, and everything as it comes
  * back from the address, so that whoever opens the link sees what was seen.
  */
-export function withinLimits(patch: Partial<Reading>): Partial<Reading> {
+export function withinLimits(patch: Partial<ScreenReading>): Partial<ScreenReading> {
   const held: Partial<Record<ReadingKey, unknown>> = { ...patch }
   for (const key of Object.keys(patch) as ReadingKey[]) {
     const { limits, write, read } = READING[key] as ReadingField<unknown>
@@ -69,14 +74,14 @@ export function withinLimits(patch: Partial<Reading>): Partial<Reading> {
     const linked = read(write(within))
     held[key] = linked === undefined ? within : linked
   }
-  return held as Partial<Reading>
+  return held as Partial<ScreenReading>
 }
 
 /**
  * The lure gives way to the bottom: where one comes to stand under the other, the lure is lifted to it; so
  * is the top of cover.
  */
-export function offBottom(patch: Partial<Reading>, now: Reading): Partial<Reading> {
+export function offBottom(patch: Partial<ScreenReading>, now: ScreenReading): Partial<ScreenReading> {
   const { waterM, depthM, topM } = { ...now, ...patch }
   if (waterM === null) return patch
   const lifted = depthM !== null && depthM > waterM ? { ...patch, depthM: waterM } : patch

@@ -4,7 +4,7 @@ import { computed, reactive, ref, toRaw } from 'vue'
 import { coverKind } from '#core/cover/cover'
 import { LURES, lureType } from '#core/lure/types'
 import { usualDepthM } from '#core/request/resolve'
-import { type Reading, type ReadingKey, firstReading, offBottom, withinLimits } from './reading'
+import { type ScreenReading, type ReadingKey, firstReading, offBottom, withinLimits } from './reading'
 
 /** Most undo steps kept. */
 const STEPS = 100
@@ -14,11 +14,11 @@ const ONE_STEP_MS = 900
 /** The reading on the screen, every change of which can be undone. */
 export const useReadingStore = defineStore('reading', () => {
   // One object changed in place: what reads the wind is not drawn anew when the disc moves.
-  const reading = reactive<Reading>(firstReading())
-  const copy = (): Reading => ({ ...toRaw(reading) })
+  const reading = reactive<ScreenReading>(firstReading())
+  const copy = (): ScreenReading => ({ ...toRaw(reading) })
   /** Counts the changes, for those who follow all of them. */
   const changes = ref(0)
-  function change(to: Partial<Reading>): void {
+  function change(to: Partial<ScreenReading>): void {
     Object.assign(reading, to)
     changes.value++
   }
@@ -31,7 +31,7 @@ export const useReadingStore = defineStore('reading', () => {
   let lastAt = -Infinity
 
   /** Change some fields. Numbers are held within the contract's limits; a drag counts as one step. */
-  function set(patch: Partial<Reading>, at = performance.now()): void {
+  function set(patch: Partial<ScreenReading>, at = performance.now()): void {
     const before = toRaw(reading)
     const next = offBottom(withinLimits(patch), before)
     if ((Object.keys(next) as ReadingKey[]).every(k => next[k] === before[k])) return
@@ -45,7 +45,7 @@ export const useReadingStore = defineStore('reading', () => {
   }
 
   /** Another lure keeps the water and the light; depth and side go to what is usual for it. */
-  function setLure(lure: Reading['lure']): void {
+  function setLure(lure: ScreenReading['lure']): void {
     const from = lureType(reading.lure)
     const to = LURES[lure]
     const side = to.surface ? 'below' : from.surface ? 'level' : reading.side
@@ -53,7 +53,7 @@ export const useReadingStore = defineStore('reading', () => {
   }
 
   /** Other cover brings what stands behind a lure in it and what is over it; both may be set otherwise after. */
-  function setCover(cover: Reading['cover']): void {
+  function setCover(cover: ScreenReading['cover']): void {
     const { background, canopy } = coverKind(cover ?? 'open')
     const shaded = reading.cover !== null && coverKind(reading.cover).canopy === reading.canopy
     const over = canopy ? { canopy } : shaded ? { canopy: 'open' as const } : {}
@@ -67,7 +67,7 @@ export const useReadingStore = defineStore('reading', () => {
   }
 
   /** Start from a reading that came from a link or a saved draft; nothing to undo. */
-  function open(r: Reading): void {
+  function open(r: ScreenReading): void {
     change(r)
     history.clear()
     history.last.value = { snapshot: copy(), timestamp: 0 }

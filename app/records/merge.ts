@@ -8,10 +8,10 @@ export const standsOver = (a: SyncEvent, b: SyncEvent): boolean => {
 }
 
 /** The change that stands for each record, by kind and record. The same whatever order events come in. */
-export type Standing = Map<RecordKind, Map<string, SyncEvent>>
+export type PresentRecord = Map<RecordKind, Map<string, SyncEvent>>
 
 /** Take events in; tells whether anything stands differently now. */
-export function takeIn(standing: Standing, events: readonly SyncEvent[]): boolean {
+export function takeIn(standing: PresentRecord, events: readonly SyncEvent[]): boolean {
   let changed = false
   for (const event of events) {
     let records = standing.get(event.kind)

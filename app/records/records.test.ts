@@ -6,7 +6,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { LureRecord } from '#shared/schema/record'
 import type { SyncEvent } from '#shared/schema/sync'
 import { comes } from '../../tests/reference/comes'
-import { type Standing, takeIn } from './merge'
+import { type PresentRecord, takeIn } from './merge'
 import { useRecordsStore } from './store'
 
 const lure = (name: string): LureRecord => ({
@@ -88,7 +88,7 @@ describe('changes of the same record', () => {
       event('e', 'q', '2026-05-10T09:30:00.000Z', null),
     ]
     const came = (order: number[]) => {
-      const standing: Standing = new Map()
+      const standing: PresentRecord = new Map()
       for (const i of order) takeIn(standing, [changes[i]!])
       return [...standing.get('lure')!.values()].map(e => e.id).sort()
     }
@@ -101,7 +101,7 @@ describe('changes of the same record', () => {
       expect(came(order)).toEqual(['c', 'e'])
   })
   it('stand when the server says they do, where a clock ran ahead', () => {
-    const standing: Standing = new Map()
+    const standing: PresentRecord = new Map()
     const ahead = event('a', 'r', '2199-01-01T00:00:00.000Z', lure('first'))
     const held = { ...ahead, at: '2026-05-10T10:00:00.000Z' }
     expect([takeIn(standing, [ahead]), takeIn(standing, [held]), takeIn(standing, [held])]).toEqual([true, true, false])

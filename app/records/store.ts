@@ -10,7 +10,7 @@ import { backoff } from '~/common/backoff'
 import { forgetWritten, leftInLog, writeAhead } from './writeAheadLog'
 import { useDeviceStore } from './device'
 import { drawn } from './drawn'
-import { type Standing, standsOver, takeIn } from './merge'
+import { type PresentRecord, standsOver, takeIn } from './merge'
 import { parcelOf } from './parcel'
 import { type RefusedEvent, type EventStore, openEventStore } from './eventStore'
 import { useDeviceStorage } from '~/settings/deviceStorage'
@@ -44,9 +44,9 @@ export interface Entry extends Pick<SyncEvent, 'kind' | 'body'> {
  */
 export const useRecordsStore = defineStore('records', () => {
   const device = useDeviceStore()
-  const standing: Standing = new Map()
+  const standing: PresentRecord = new Map()
   /** The made-up angler's records while they are looked through, in the place of one's own: never kept or sent. */
-  const madeUp = shallowRef<Standing | null>(null)
+  const madeUp = shallowRef<PresentRecord | null>(null)
   const lookingThrough = useDeviceStorage('piscator.made-up', false)
   /** Counts changes of what stands. */
   const changes = ref(0)
@@ -91,7 +91,7 @@ export const useRecordsStore = defineStore('records', () => {
   async function lookThrough(): Promise<void> {
     const { madeUpRecords } = await import('~/records/made-up/records')
     const events = madeUpRecords().map(({ id, ...e }): SyncEvent => ({ ...e, id, recordId: id }) as SyncEvent)
-    const made: Standing = new Map()
+    const made: PresentRecord = new Map()
     takeIn(made, events)
     madeUp.value = made
     lookingThrough.value = true

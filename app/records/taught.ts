@@ -8,7 +8,7 @@ import { useSettingsStore } from '~/settings/store'
 import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** What the log says of a finish beside the rods in hand with it. */
-export interface Said {
+export interface TaughtFinish {
   times: number
   low: number
   high: number
@@ -22,7 +22,7 @@ interface Taught {
   /** How far the log is let in, 0-1, and what it shifts. */
   leaned: number
   shifts: Lean
-  finishes: Record<string, Said>
+  finishes: Record<string, TaughtFinish>
 }
 const NOTHING: Taught = { engine: '', leaned: 0, shifts: {}, finishes: {} }
 /** A finish in hand for less than this is not marked, hours. */
@@ -66,6 +66,6 @@ export const useTaughtStore = defineStore('taught', () => {
   /** How far what is shown leans on the log, 0-1. */
   const leaned = computed(() => (leans.value ? taught.value.leaned : 0))
   const leanedWords = computed(() => `With your log, let in ${Math.round(100 * taught.value.leaned)} % of the way.`)
-  const saidOf = (finishId: string): Said | null => taught.value.finishes[finishId] ?? null
+  const saidOf = (finishId: string): TaughtFinish | null => taught.value.finishes[finishId] ?? null
   return { keep, mayLean, lean, leans, leaned, shifts: computed(() => taught.value.shifts), leanedWords, saidOf }
 })

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { metresOf } from '#core/units'
-import { type Quantity, readTyped, roundLimits } from './typed'
+import { type TypedQuantity, readTyped, roundLimits } from './typed'
 
 describe('what an angler types', () => {
-  it.each<[string, Quantity, number]>([
+  it.each<[string, TypedQuantity, number]>([
     ['3', 'length', 3],
     [' 3.5 ', 'length', 3.5],
     ['3,5', 'length', 3.5],
@@ -23,7 +23,7 @@ describe('what an angler types', () => {
     ['40 %', 'number', 40],
     ['34.87°', 'number', 34.87],
   ])('%s is a bare %s of %d', (text, of, n) => expect(readTyped(text, of)).toEqual({ bare: n }))
-  it.each<[string, Quantity, number]>([
+  it.each<[string, TypedQuantity, number]>([
     ['3 ft', 'length', metresOf(3)],
     ['3 feet', 'length', metresOf(3)],
     ["4'", 'length', metresOf(4)],
@@ -42,7 +42,7 @@ describe('what an angler types', () => {
     const got = readTyped(text, of)
     expect('metric' in got && got.metric).toBeCloseTo(metric, 9)
   })
-  it.each<[string, Quantity, string]>([
+  it.each<[string, TypedQuantity, string]>([
     ['', 'length', 'not-a-number'],
     ['murky', 'length', 'not-a-number'],
     ['0x10', 'length', 'not-a-number'],

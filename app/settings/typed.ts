@@ -1,7 +1,7 @@
 import { FOOT_IN, celsiusOf, metresOf } from '#core/units'
 
 /** What is typed into a field: a length, a temperature, or a bare number with a sign of its own (°, %). */
-export type Quantity = 'length' | 'temperature' | 'number'
+export type TypedQuantity = 'length' | 'temperature' | 'number'
 
 /** What was typed, as data: a number in the field's own unit, one in metric units with its unit said, or a fault. */
 export type Typed = { bare: number } | { metric: number } | { fault: 'not-a-number' | 'ambiguous-comma' | 'other-unit' }
@@ -49,7 +49,7 @@ function numberOf(text: string): number {
  * Read what an angler types: "3 ft", "90 cm", "5'6\"", "½", "58°F", "14 C", or a number alone in the field's own unit.
  * A comma that may be a thousand's, a number that is none, and a unit of something else are faults, never guesses.
  */
-export function readTyped(text: string, of: Quantity): Typed {
+export function readTyped(text: string, of: TypedQuantity): Typed {
   const typed = text.trim().toLowerCase().replace(/[’]/g, "'").replace(/[”]/g, '"')
   if (THOUSANDS.test(typed)) return { fault: 'ambiguous-comma' }
   if (of === 'length') {

@@ -2,11 +2,11 @@ import { computed } from 'vue'
 import { celsiusOf, fahrenheitOf, feetOf, metresOf } from '#core/units'
 import { lengthWords, temperatureWords } from '#core/words/quantities'
 import { useSettingsStore } from './store'
-import type { Quantity } from './typed'
+import type { TypedQuantity } from './typed'
 
 /** A number as the angler reads and types it, and back. */
 export interface Scale {
-  of: Quantity
+  of: TypedQuantity
   unit: string
   step: number
   decimals: number

@@ -2,9 +2,9 @@ import { keptText } from '#shared/text'
 import type { Feature, FeatureCollection, Point } from 'geojson'
 import { type ReadingRecord, RECORDS, type SpotRecord, type WaterRecord } from '#shared/schema/record'
 import {
-  type Candidate,
+  type FileCandidate,
   CellError,
-  type Column,
+  type CsvColumn,
   type FileFault,
   type FileRead,
   fromTable,
@@ -31,7 +31,7 @@ export interface Kept3 {
   readings: readonly Kept<'reading'>[]
 }
 /** A record of one of the three kinds. */
-export type Entry =
+export type WaterEntry =
   { kind: 'water'; body: WaterRecord } | { kind: 'spot'; body: SpotRecord } | { kind: 'reading'; body: ReadingRecord }
 /** A point of another program. */
 export interface Waypoint {
@@ -47,7 +47,7 @@ export type Becoming =
   | { kind: 'spot'; waterId: string }
 type ZoneAt = (latitude: number, longitude: number) => string
 
-const waterColumns = (): Column<WaterRecord>[] => [
+const waterColumns = (): CsvColumn<WaterRecord>[] => [
   textColumn('name'),
   textColumn('kind'),
   numberColumn('latitude'),
@@ -61,7 +61,7 @@ const waterColumns = (): Column<WaterRecord>[] => [
 ]
 
 /** Which water a record belongs to: by name where only one bears it, else by id. */
-function waterColumn<B extends { waterId: string | null }>(waters: readonly Kept<'water'>[]): Column<B> {
+function waterColumn<B extends { waterId: string | null }>(waters: readonly Kept<'water'>[]): CsvColumn<B> {
   const named = (name: string) => waters.filter(w => w.body.name.toLowerCase() === name.toLowerCase())
   return {
     name: 'water',
@@ -78,7 +78,7 @@ function waterColumn<B extends { waterId: string | null }>(waters: readonly Kept
     },
   }
 }
-const spotColumns = (waters: readonly Kept<'water'>[]): Column<SpotRecord>[] => [
+const spotColumns = (waters: readonly Kept<'water'>[]): CsvColumn<SpotRecord>[] => [
   waterColumn(waters),
   textColumn('name'),
   numberColumn('latitude', 'latitude', null),
@@ -94,7 +94,7 @@ const spotColumns = (waters: readonly Kept<'water'>[]): Column<SpotRecord>[] => 
   textColumn('note'),
   yesNoColumn('archived'),
 ]
-const readingColumns = (waters: readonly Kept<'water'>[]): Column<ReadingRecord>[] => [
+const readingColumns = (waters: readonly Kept<'water'>[]): CsvColumn<ReadingRecord>[] => [
   waterColumn(waters),
   textColumn('at'),
   numberOf('visibilityM.best', 'bestM', b => b.visibilityM.best),
@@ -105,7 +105,7 @@ const readingColumns = (waters: readonly Kept<'water'>[]): Column<ReadingRecord>
   jsonColumn('readings', 'readings', []),
   textColumn('note'),
 ]
-function numberOf<B>(key: string, name: string, of: (b: B) => number | undefined): Column<B> {
+function numberOf<B>(key: string, name: string, of: (b: B) => number | undefined): CsvColumn<B> {
   return { name, key, write: b => String(of(b) ?? ''), read: t => (t === '' ? undefined : Number(t)) }
 }
 
@@ -148,7 +148,7 @@ export function toGeoJson({ waters, spots, readings }: Kept3): string {
 }
 
 const NO_FILE = 'This is no CSV, GeoJSON or GPX file that Piscator can read.'
-type Candidates = Record<Kind, Candidate[]>
+type Candidates = Record<Kind, FileCandidate[]>
 interface FileHeld {
   candidates: Candidates
   waypoints: Waypoint[]
@@ -196,17 +196,17 @@ function fromCsv(text: string, waters: readonly Kept<'water'>[], zoneAt: ZoneAt)
   const kind = (Object.keys(TOLD_BY) as Kind[]).find(k => head.includes(TOLD_BY[k]))
   if (!kind) return { ...nothing(), fault: { line: 1, column: '', message: NO_FILE } }
   const columns = { water: waterColumns(), spot: spotColumns(waters), reading: readingColumns(waters) }
-  const rows = fromTable(columns[kind] as Column<unknown>[], text, [TOLD_BY[kind]])
+  const rows = fromTable(columns[kind] as CsvColumn<unknown>[], text, [TOLD_BY[kind]])
   if (!Array.isArray(rows)) return { ...nothing(), fault: rows }
   const held = nothing()
   held.candidates[kind] = rows.map(row => ({
     ...row,
-    body: completed(kind, row.body as Partial<Entry['body']>, zoneAt),
+    body: completed(kind, row.body as Partial<WaterEntry['body']>, zoneAt),
   }))
   return held
 }
 /** What a table leaves out because other columns tell it. */
-function completed(kind: Kind, body: Partial<Entry['body']>, zoneAt: ZoneAt): unknown {
+function completed(kind: Kind, body: Partial<WaterEntry['body']>, zoneAt: ZoneAt): unknown {
   if (kind === 'spot') return { bank: null, ...body }
   if (kind !== 'water') return body
   const { latitude = NaN, longitude = NaN } = body as Partial<WaterRecord>
@@ -215,7 +215,7 @@ function completed(kind: Kind, body: Partial<Entry['body']>, zoneAt: ZoneAt): un
 }
 
 /** Waypoints as records of the kind the angler chose. */
-function asRecords(waypoints: readonly Waypoint[], becoming: Becoming, zoneAt: ZoneAt): Candidate[] {
+function asRecords(waypoints: readonly Waypoint[], becoming: Becoming, zoneAt: ZoneAt): FileCandidate[] {
   return waypoints.map(({ line, name, latitude, longitude, note }) => ({
     line,
     id: '',
@@ -263,7 +263,7 @@ export async function readFile(
   known: Kept3,
   becoming: Becoming,
   zoneAt: ZoneAt,
-): Promise<FileRead<Entry>> {
+): Promise<FileRead<WaterEntry>> {
   const { candidates, waypoints, fault } = await held(name, text, known.waters, zoneAt)
   if (fault) return unread(fault)
   candidates[becoming.kind].push(...asRecords(waypoints, becoming, zoneAt))
@@ -292,5 +292,5 @@ export async function readFile(
     },
     known.readings,
   )
-  return joinReads({ water: waters, spot: spots, reading: readings }) as FileRead<Entry>
+  return joinReads({ water: waters, spot: spots, reading: readings }) as FileRead<WaterEntry>
 }

@@ -1,8 +1,8 @@
-import type { Reading } from '~/reading/reading'
+import type { ScreenReading } from '~/reading/reading'
 import type { SpotBank, SpotRecord, WaterRecord } from '#shared/schema/record'
 
 /** What a water of one's own starts as: the one on the screen. */
-export const firstWater = (r: Reading): WaterRecord => ({
+export const firstWater = (r: ScreenReading): WaterRecord => ({
   name: 'New water',
   kind: '',
   latitude: r.latitude,
@@ -17,7 +17,7 @@ export const firstWater = (r: Reading): WaterRecord => ({
 })
 
 /** What a spot starts as: the bottom, cover, depth and trees on the screen. */
-export const firstSpot = (waterId: string, r: Reading, bank: SpotBank | null): SpotRecord => ({
+export const firstSpot = (waterId: string, r: ScreenReading, bank: SpotBank | null): SpotRecord => ({
   waterId,
   name: 'New spot',
   latitude: null,

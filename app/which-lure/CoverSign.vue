@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { PATHS } from './rows'
+import type { COVER_PATHS } from './rows'
 
 /** Cover as a small drawing over its column. */
-defineProps<{ of: (typeof PATHS)[number] }>()
+defineProps<{ of: (typeof COVER_PATHS)[number] }>()
 const DRAWN = {
   grass: 'M4 23q-4 -10 2 -21M10 23q3 -10 -1 -21M16 23q-4 -10 2 -21M22 23q3 -10 -1 -21',
   wood: 'M3 22L22 4M9 16L3 7M13 12l10 5',

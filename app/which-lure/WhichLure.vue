@@ -24,7 +24,7 @@ import NotHere from './NotHere.vue'
 import PairLine from './PairLine.vue'
 import PassagePath from './PassagePath.vue'
 import SensesDrawing from './SensesDrawing.vue'
-import { DRAWN, PASSAGE_WORDS, PATHS, PATH_WORDS, pathOf, rowsOf, scaleOf, spoken } from './rows'
+import { DRAWN, PASSAGE_WORDS, COVER_PATHS, PATH_WORDS, pathOf, rowsOf, scaleOf, spoken } from './rows'
 import { useWhichLure } from './useWhichLure'
 
 /** Which lure here: the water read downwards, what finds each lure, what it comes through, what decides in pairs. */
@@ -152,7 +152,7 @@ const step = (by: number) => {
           </div>
           <div class="flex">
             <span
-              v-for="p in PATHS"
+              v-for="p in COVER_PATHS"
               :key="p"
               class="narrow flex w-8 flex-col items-center pt-1"
               :class="path === p ? 'bg-plate font-bold text-ink' : ''"
@@ -234,7 +234,7 @@ const step = (by: number) => {
             </span>
             <span v-if="!phone" class="flex items-center" aria-hidden="true">
               <span
-                v-for="p in PATHS"
+                v-for="p in COVER_PATHS"
                 :key="p"
                 class="flex h-full w-8 items-center justify-center"
                 :class="path === p ? 'bg-plate' : 'text-ink2'"

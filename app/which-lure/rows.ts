@@ -21,7 +21,7 @@ export function rowsOf(here: readonly HereLure[], owned: ReadonlySet<LureId>, al
 }
 
 /** The covers whose paths are drawn. */
-export const PATHS = SURROUNDINGS.filter((s): s is Exclude<Surroundings, 'pads'> => s !== 'pads')
+export const COVER_PATHS = SURROUNDINGS.filter((s): s is Exclude<Surroundings, 'pads'> => s !== 'pads')
 export const PATH_WORDS = { grass: 'grass', wood: 'wood', rock: 'rock', dock: 'docks', mat: 'mat' } as const
 export const PASSAGE_WORDS: Record<Passage, string> = {
   clean: 'clean',
@@ -31,7 +31,7 @@ export const PASSAGE_WORDS: Record<Passage, string> = {
 }
 
 /** Which of the paths is today's; null where nothing is known to catch on. */
-export const pathOf = (cover: Cover['kind'] | null): (typeof PATHS)[number] | null => {
+export const pathOf = (cover: Cover['kind'] | null): (typeof COVER_PATHS)[number] | null => {
   const passage = cover && coverKind(cover).passage
   return passage === 'pads' ? 'grass' : (passage ?? null)
 }

@@ -70,12 +70,12 @@ const NESTLESS = NESTING.filter(o => o.value !== 'spawn' && o.value !== 'postspa
 /** The seasons a fish has, as an angler may set them. */
 export const seasonOptions = (id: SpeciesId) => (species(id).nests ? NESTING : NESTLESS)
 /** The season to set for a phase, or for one set for another fish. */
-export const seasonOf = (phase: Phase, id: SpeciesId): SeasonWord => {
+export const seasonOptionOf = (phase: Phase, id: SpeciesId): SeasonWord => {
   const lived = phase === 'spring' ? phase : setSeason(phase, id)
   return lived === 'spring' ? 'prespawn' : lived
 }
 export const seasonWords = (phase: Phase, id: SpeciesId) =>
-  seasonOptions(id).find(o => o.value === seasonOf(phase, id))!.words
+  seasonOptions(id).find(o => o.value === seasonOptionOf(phase, id))!.words
 export const CLUE_OPTIONS = options(VOCABULARY.clue, k => CLUES[k].words)
 export const FORAGE_OPTIONS = options(VOCABULARY.forage, k => FORAGE[k].plural)
 export const SALINITY_OPTIONS = options(VOCABULARY.salinity, k => k)

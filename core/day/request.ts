@@ -12,8 +12,8 @@ const { temperatureC, visibilityM } = water.fields
 const { required: _, ...visibility } = visibilityM
 
 /** Where the lure is fished when the bank's shade is on the water. */
-export const PLACES = ['open', 'shade'] as const
-export type LanePlace = (typeof PLACES)[number]
+export const LANE_PLACES = ['open', 'shade'] as const
+export type LanePlace = (typeof LANE_PLACES)[number]
 
 /** What is asked of a day: the contract's request for a plan, field by field. */
 export const DAY_REQUEST = group(
@@ -99,7 +99,7 @@ export const DAY_REQUEST = group(
                 otherwise: REQUEST.fields.depthM.notOver!.otherwise,
               },
             }),
-            place: word(PLACES, {
+            place: word(LANE_PLACES, {
               name: 'The place',
               about: 'open when absent; shade: under the bank while its shade is on the water',
             }),

@@ -1,8 +1,8 @@
 /** What each finish is worth in each scene of one lure, weights counted in: [finish][scene], 0 or more. */
-export type Worth = readonly Float64Array[]
+export type CoverWorth = readonly Float64Array[]
 
 /** A set of finishes and what it covers: Σ over scenes of the best in the set. */
-export interface Cover {
+export interface KitCover {
   chosen: number[]
   value: number
   /** No set of this size covers more than this; equal to the value where proven. */
@@ -60,7 +60,7 @@ const largest = (gains: Float64Array, count: number): number[] =>
  * kept, which leaves the finishes apart from one another, and the price is moved by subgradients until it binds
  * (Lagrangian relaxation of the p-median problem: Cornuéjols, Fisher & Nemhauser 1977, Management Science 23, 789).
  */
-function boundOf(worth: Worth, node: Node, best: number, rounds: number): Bound {
+function boundOf(worth: CoverWorth, node: Node, best: number, rounds: number): Bound {
   const { floor, open, picks } = node
   const scenes = floor.length
   const price = node.multipliers.slice()
@@ -109,7 +109,7 @@ function boundOf(worth: Worth, node: Node, best: number, rounds: number): Bound 
 }
 
 /** A good set to begin with: the best finish added time and again, then exchanged while that helps. */
-function greedy(worth: Worth, node: Node): { chosen: number[]; value: number } {
+function greedy(worth: CoverWorth, node: Node): { chosen: number[]; value: number } {
   const chosen: number[] = []
   const valueOf = (set: readonly number[]) => sum(set.reduce((floor, f) => raised(floor, worth[f]!), node.floor))
   while (chosen.length < Math.min(node.picks, node.open.length)) {
@@ -142,7 +142,12 @@ function greedy(worth: Worth, node: Node): { chosen: number[]; value: number } {
  * its bound.
  * @param from indices that may be taken; `keep` are in already and count
  */
-export function bestCover(worth: Worth, from: readonly number[], size: number, keep: readonly number[] = []): Cover {
+export function bestCover(
+  worth: CoverWorth,
+  from: readonly number[],
+  size: number,
+  keep: readonly number[] = [],
+): KitCover {
   const scenes = worth[0]?.length ?? 0
   const floor = keep.reduce<Float64Array>((of, f) => raised(of, worth[f]!), new Float64Array(scenes))
   const open = from.filter(f => !keep.includes(f))

@@ -9,7 +9,7 @@ import { bestCover } from './cover'
 import { sunTimes } from '#core/sky/sun'
 import { kitOf, kitSteps } from './kit'
 import { type SampleAsk, sampleScenes } from './sample'
-import { type Scene, type SceneScores, scoreScene } from './scenes'
+import { type KitScene, type SceneScores, scoreScene } from './scenes'
 import { finishesOf } from '#core/lure/finish'
 
 const { even } = dice(16)
@@ -129,7 +129,7 @@ describe('scenes drawn from waters', () => {
       uniformFrom(3),
     )
   }
-  const lures = (scenes: Scene[]) => [...new Set(scenes.map(s => s.lure))].sort()
+  const lures = (scenes: KitScene[]) => [...new Set(scenes.map(s => s.lure))].sort()
   it('keep inshore lures to the coast unless there is nothing else, and take any lure there', () => {
     expect(lures(drawn('fresh', ['jerkbait', 'inshore-spoon']))).toEqual(['jerkbait'])
     expect(lures(drawn('salt', ['jerkbait', 'inshore-spoon']))).toEqual(['inshore-spoon', 'jerkbait'])

@@ -1,6 +1,6 @@
 import { medianOf } from '#core/numeric/median'
 import { rounded } from '#core/numeric/rounded'
-import { type Cover, type Worth, bestCover } from '#core/kit/cover'
+import { type KitCover, type CoverWorth, bestCover } from '#core/kit/cover'
 import { type SceneScores, scoredFinishes } from '#core/kit/scenes'
 import type { Finish } from '#core/lure/finish'
 import type { LureId } from '#core/lure/types'
@@ -54,7 +54,7 @@ const GAPS = 20
 interface LureScenes {
   lure: LureId
   ids: readonly string[]
-  worth: Worth
+  worth: CoverWorth
   near: Set<number>
   /** Σ weight × best of the catalogue, and of its middle. */
   best: number
@@ -78,7 +78,7 @@ function byLure(scenes: readonly SceneScores[], extra: readonly Finish[] = []): 
 }
 
 /** What adding a finish brings to a set of the same lure. */
-function gainsOver(worth: Worth, owned: readonly number[], f: number): number {
+function gainsOver(worth: CoverWorth, owned: readonly number[], f: number): number {
   let gain = 0
   for (let s = 0; s < worth[f]!.length; s++) {
     let most = 0
@@ -112,9 +112,9 @@ export function* kitSteps(scenes: readonly SceneScores[], ask: KitAsk): Generato
   const steps = choices.reduce((s, c) => s + sizesOf(c), 0)
   let done = 0
   let slack = 0
-  const covers: Cover[][] = []
+  const covers: KitCover[][] = []
   for (const { lure, from, kept } of choices) {
-    const of: Cover[] = []
+    const of: KitCover[] = []
     for (let size = kept.length; size <= Math.min(room, from.length); size++) {
       of[size] = bestCover(lure.worth, from, size, kept)
       slack += of[size]!.bound - of[size]!.value

@@ -1,7 +1,7 @@
 import { rounded } from '#core/numeric/rounded'
 import { usualTemperatureC } from '#core/season/usual'
 import { DAY_MS, MINUTE_MS } from '#core/units'
-import type { Scene } from '#core/kit/scenes'
+import type { KitScene } from '#core/kit/scenes'
 import { type LureId, lureType } from '#core/lure/types'
 import type { SpeciesId } from '#core/eye/species'
 import type { Forage } from '#core/prey/forage'
@@ -61,7 +61,7 @@ function drawn<T>(of: readonly (readonly [T, number])[], even: number): T {
  * that is given, so that the same source draws the same.
  * @param even the next of a row of even numbers in [0, 1)
  */
-export function sampleScenes(ask: SampleAsk, even: () => number): Scene[] {
+export function sampleScenes(ask: SampleAsk, even: () => number): KitScene[] {
   const yearStart = Date.UTC(ask.year, 0, 1)
   return Array.from({ length: ask.moments }).flatMap(() => {
     const water = ask.waters[Math.floor(even() * ask.waters.length)]!

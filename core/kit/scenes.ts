@@ -6,7 +6,7 @@ import { looksOf } from '#core/sight/likeness'
 import { apartJnd } from '#core/sight/measure'
 
 /** A scene that is fished: a request for a ranking, and how much it counts. */
-export type Scene = Omit<Request, 'limit'> & { weight?: number }
+export type KitScene = Omit<Request, 'limit'> & { weight?: number }
 
 /** What the engine says of every finish of the lure in a scene: in the catalogue's order, then the extra ones'. */
 export interface SceneScores {
@@ -30,7 +30,7 @@ export const scoredFinishes = (lure: LureId, extra: readonly Finish[] = []): Fin
  * Score a scene for a kit: a ranking without its reasons and what else a whole answer says.
  * @param extra finishes beside the catalogue's, of any lure: an angler's own
  */
-export function scoreScene({ weight = 1, ...request }: Scene, extra: readonly Finish[] = []): SceneScores {
+export function scoreScene({ weight = 1, ...request }: KitScene, extra: readonly Finish[] = []): SceneScores {
   const { ranked } = rank(request, extra)
   const finishes = scoredFinishes(request.lure, extra)
   const index = new Map<Finish, number>(finishes.map((f, i) => [f, i]))

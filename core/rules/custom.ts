@@ -15,8 +15,15 @@ import { shareOf } from '#core/prey/odds'
 import type { BackgroundId } from '#core/sight/backgrounds'
 import { BACKGROUNDS } from '#core/sight/backgrounds'
 import type { Canopy, SkyKind } from '#core/sky/weather'
-import type { TintId } from '#core/water/tints'
+import { type TintId, tintsWhere } from '#core/water/tints'
 import { paint } from '#core/paintwork/paints'
+
+/** Water that is not dark and clear with tannin. */
+export const NOT_STAINED = tintsWhere(t => t.tannin !== 'alone')
+/** Water without tannin. */
+export const NO_TANNIN = tintsWhere(t => t.tannin === 'none')
+/** Water with a colour. */
+export const COLOURED = tintsWhere(t => t.coloured)
 
 type Range = readonly [number, number]
 

@@ -5,13 +5,13 @@ import type { Request } from '#core/request/request'
 import { type Effect, LEAST, type Level, SURE, moreNeeded, timesOf } from '#core/season-learning/effect'
 import type { Cell, Stratum } from '#core/season-learning/log'
 import type { Prepared } from '#core/season-learning/prepared'
-import { PRIORS, type RigFit, type Row, covariatesOf, rowOf, sumOf } from '#core/season-learning/rigs'
+import { PRIORS, type RigFit, type LinearSum, covariatesOf, rowOf, sumOf } from '#core/season-learning/rigs'
 import type { UnitSystem } from '#core/units'
 import { type Sentence, said } from '#core/words/sentence'
 
 /** A table misleads where its leader does so much better by it than beside other rods. */
 const MISLEADS = 1.15
-const scaledRow = (row: Row, k: number): Row => row.map(e => ({ at: e.at, value: k * e.value }))
+const scaledRow = (row: LinearSum, k: number): LinearSum => row.map(e => ({ at: e.at, value: k * e.value }))
 
 /** How long and how often each of something was fished, over all strata. */
 interface Tally {
@@ -50,7 +50,7 @@ export function rigEffects(log: Prepared, fit: RigFit, levels: ReadonlySet<Level
     level: Level,
     id: string,
     within: string | null,
-    row: Row,
+    row: LinearSum,
     t: Tally,
     plainTimes: number | null,
     name: string,
@@ -80,7 +80,7 @@ export function rigEffects(log: Prepared, fit: RigFit, levels: ReadonlySet<Level
       says: mayBeSaid ? said(sentence, units) : null,
     }
   }
-  const lureRows = new Map<LureId, Row>()
+  const lureRows = new Map<LureId, LinearSum>()
   for (const lure of lures) {
     const ids = [...new Set(strata.flatMap(s => s.cells.filter(c => c.lure === lure).map(c => c.finishId)))].sort()
     const moments = momentsOf(strata, lure)
@@ -172,7 +172,7 @@ function meanRow(
   finishId: string,
   moments: readonly { asked: Request; minutes: number }[],
   standsOf: Prepared['standsOf'],
-): Row {
+): LinearSum {
   const z = covariatesOf({ lure, finishId, bites: 0, exposure: 0, minutes: 0, fished: [...moments] }, standsOf)
   return rowOf({ ...fit.layout, lures: new Map() }, { lure, finishId }, z)
 }

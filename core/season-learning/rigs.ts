@@ -89,14 +89,14 @@ export function layoutOf(strata: readonly Stratum[], lookOf: (finishId: string) 
 }
 
 /** A linear sum of parameters: which, and each one's factor. */
-export type Row = readonly { at: number; value: number }[]
+export type LinearSum = readonly { at: number; value: number }[]
 
 /** The parameters a rig's effect is the sum of, with their values. */
 export function rowOf(
   layout: Layout,
   { lure, finishId }: { lure: string; finishId: string },
   z: readonly number[],
-): Row {
+): LinearSum {
   const row = z.map((value, at) => ({ at, value }))
   for (const at of [layout.lures.get(lure), layout.finishes.get(finishId), layout.looks.get(finishId)])
     if (at !== undefined) row.push({ at, value: 1 })
@@ -247,11 +247,11 @@ export function fitRigs(layout: Layout, groups: readonly Group[]): RigFit {
 }
 
 /** Mean of a linear sum of parameters, over the widths. */
-export const meanOf = ({ fits }: RigFit, row: Row): number =>
+export const meanOf = ({ fits }: RigFit, row: LinearSum): number =>
   fits.reduce((sum, { weight, fit }) => sum + weight * row.reduce((s, e) => s + e.value * fit.mean[e.at]!, 0), 0)
 
 /** Mean and standard deviation of a linear sum of parameters, over the widths. */
-export function sumOf({ fits }: RigFit, row: Row): { mean: number; sd: number } {
+export function sumOf({ fits }: RigFit, row: LinearSum): { mean: number; sd: number } {
   const once = new Map<number, number>()
   for (const { at, value } of row) once.set(at, (once.get(at) ?? 0) + value)
   const each = fits.map(({ weight, fit }) => ({ weight, ...linearSum(fit, once) }))

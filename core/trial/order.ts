@@ -1,24 +1,24 @@
 import { uniformFrom } from '#core/numeric/uniform'
 
 /** A spell of equal casts with one of the two. */
-export interface Spell {
+export interface TrialSpell {
   block: number
-  side: Side
+  side: TrialSide
 }
-export type Side = 'a' | 'b'
+export type TrialSide = 'a' | 'b'
 export type Position = 'bow' | 'stern'
 
 /** A spell of one of two anglers who fish at the same time. */
-export interface SpellOfTwo extends Spell {
+export interface SpellOfTwo extends TrialSpell {
   /** The first of the block, or the second: both anglers fish each at once. */
   spell: 1 | 2
   angler: 1 | 2
   position: Position
 }
 
-const otherSide = (side: Side): Side => (side === 'a' ? 'b' : 'a')
-const sides = (even: () => number): [Side, Side] => {
-  const first: Side = even() < 0.5 ? 'a' : 'b'
+const otherSide = (side: TrialSide): TrialSide => (side === 'a' ? 'b' : 'a')
+const sides = (even: () => number): [TrialSide, TrialSide] => {
+  const first: TrialSide = even() < 0.5 ? 'a' : 'b'
   return [first, otherSide(first)]
 }
 
@@ -27,7 +27,7 @@ const sides = (even: () => number): [Side, Side] => {
  * hour nor the angler favours one. The same seed gives the same order.
  * @param blocks how many, 1 or more
  */
-export function trialOrder(blocks: number, seed: number): Spell[] {
+export function trialOrder(blocks: number, seed: number): TrialSpell[] {
   const even = uniformFrom(seed)
   return Array.from({ length: blocks }, (_, i) => sides(even).map(side => ({ block: i + 1, side }))).flat()
 }

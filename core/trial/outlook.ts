@@ -2,7 +2,7 @@ import { uniformFrom } from '#core/numeric/uniform'
 import { type Block, LEANINGS, SETTLES, lnSum, signEvidence, trialVerdict } from '#core/trial/verdict'
 
 /** How many times the bites of b those of a may be; null: no end to it is shown yet. */
-export interface Allowed {
+export interface AllowedRatios {
   low: number | null
   high: number | null
 }
@@ -35,7 +35,7 @@ function lnAgainst(blocks: readonly Block[], k: number, times: number): number {
  * after each: the true ratio of 1, 2 or 4 is ever left out in under 1 of 100 tests, bites in bursts included.
  * @param times each block as often again: what would be ruled out if it went on as it has
  */
-export function allowedRatios(blocks: readonly Block[], times = 1): Allowed {
+export function allowedRatios(blocks: readonly Block[], times = 1): AllowedRatios {
   const whole = blocks.filter(({ a, b }) => a.casts === b.casts)
   const kept = GRID.map(k => lnAgainst(whole, k, times) < Math.log(SETTLES))
   const [first, last] = [kept.indexOf(true), kept.lastIndexOf(true)]

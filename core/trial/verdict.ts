@@ -1,11 +1,11 @@
-import type { Side } from '#core/trial/order'
+import type { TrialSide } from '#core/trial/order'
 
 /** Casts made with one of the two in a block, and how many of them had a bite. */
 export interface Casts {
   casts: number
   bites: number
 }
-export type Block = Record<Side, Casts>
+export type Block = Record<TrialSide, Casts>
 
 export interface Rate {
   best: number
@@ -19,7 +19,7 @@ export interface Verdict {
   /** About how many more casts settle it if things go on as they have; 0 once settled, null: more than a season's. */
   moreCasts: number | null
   /** Bites a cast: median, 5th and 95th percentile. */
-  rate: Record<Side, Rate>
+  rate: Record<TrialSide, Rate>
   /** Probability that a's rate is the higher. */
   chanceABetter: number
   /** Blocks left out because one side has had more casts than the other so far. */
@@ -111,7 +111,7 @@ export function lnAlike(a: Casts, b: Casts): number {
   return lnMarginal(a) + lnMarginal(b) - Math.max(apart(a, b), apart(b, a))
 }
 
-const sumOf = (blocks: readonly Block[], side: Side): Casts => ({
+const sumOf = (blocks: readonly Block[], side: TrialSide): Casts => ({
   casts: blocks.reduce((s, b) => s + b[side].casts, 0),
   bites: blocks.reduce((s, b) => s + b[side].bites, 0),
 })

@@ -24,6 +24,10 @@ export interface Tint {
    * be any.
    */
   clearFromM: number | null
+  /** Whether it has a colour at all: clear water has none. */
+  coloured: boolean
+  /** Tannin that takes the blue and green: with other things, or all but alone, so that it stays clear and dark. */
+  tannin: 'none' | 'some' | 'alone'
 }
 
 /** A tall jar before white paper: enough path to tell the tints apart. */
@@ -51,6 +55,8 @@ export const TINTS = {
     recipe: recipe([0.5, 0.8], [0.02, 0.7], [1.5, 1]),
     jar: CLEAR_JAR,
     clearFromM: 2.5,
+    coloured: false,
+    tannin: 'none',
   },
   'green': {
     id: 'green',
@@ -59,6 +65,8 @@ export const TINTS = {
     recipe: recipe([36, 0.95], [0.25, 0.8], [5, 0.9]),
     jar: TALL_JAR,
     clearFromM: null,
+    coloured: true,
+    tannin: 'none',
   },
   'tea': {
     id: 'tea',
@@ -67,6 +75,8 @@ export const TINTS = {
     recipe: recipe([2, 0.3], [16, 1], [2.4, 0.45]),
     jar: TALL_JAR,
     clearFromM: null,
+    coloured: true,
+    tannin: 'alone',
   },
   'brown': {
     id: 'brown',
@@ -75,6 +85,8 @@ export const TINTS = {
     recipe: recipe([1.5, 0.5], [2.4, 0.75], [24, 0.9]),
     jar: TALL_JAR,
     clearFromM: null,
+    coloured: true,
+    tannin: 'none',
   },
   'mixed': {
     id: 'mixed',
@@ -83,9 +95,15 @@ export const TINTS = {
     recipe: recipe([16, 0.8], [2, 0.8], [6, 0.9]),
     jar: TALL_JAR,
     clearFromM: null,
+    coloured: true,
+    tannin: 'some',
   },
 } as const satisfies Record<string, Tint>
 export type TintId = keyof typeof TINTS
+
+/** Tints with a property: what a rule is about names that, so that a tint that is added finds its rules. */
+export const tintsWhere = (fits: (tint: Tint) => boolean): TintId[] =>
+  (Object.keys(TINTS) as TintId[]).filter(id => fits(TINTS[id]))
 
 /** The darkest natural blackwaters absorb about this much at 440 nm, per metre; darker readings come from silt. */
 const TANNIN_CEILING = 20

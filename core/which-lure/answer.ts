@@ -8,7 +8,7 @@ import { bestOf } from '#core/ranking/recommend'
 import type { Occasion } from '#core/rules/occasion'
 import { againstLure } from '#core/rules/windows'
 import type { Span } from '#core/senses/feel'
-import { type Fished, fishedHere, luresOf, shutOut } from '#core/which-lure/occasions'
+import { type Fished, fishedHere, luresIn, shutOut } from '#core/which-lure/occasions'
 import { type PairOut, middleOf, pairsOf } from '#core/which-lure/pairs'
 import type { LuresRequest } from '#core/which-lure/request'
 import { firstSense, ofHearing } from '#core/which-lure/senses'
@@ -105,7 +105,7 @@ const spanOut = ({ lowM, highM }: Span): Span => ({ lowM: rounded(lowM), highM: 
 /** Which lure here, and why not the others. Pure. */
 export function luresHere(request: LuresRequest): LuresAnswer {
   const units = request.units ?? 'metric'
-  const ids = request.lures ?? luresOf(request.water.salinity ?? 'fresh')
+  const ids = request.lures ?? luresIn(request.water.salinity ?? 'fresh')
   const fished = ids.map(lure => fishedHere(request, lure))
   const notHere: LuresAnswer['notHere'] = []
   const candidates: Candidate[] = []

@@ -12,7 +12,7 @@ import type { Gate } from '#core/words/lures'
 import type { Sentence } from '#core/words/sentence'
 
 /** Lures of a water: those of fresh water, or those that are fished on the coast. */
-export const luresOf = (salinity: Salinity): LureId[] =>
+export const luresIn = (salinity: Salinity): LureId[] =>
   LURE_IDS.filter(id => (salinity === 'fresh' ? MANNER[id].coast !== 'only' : MANNER[id].coast !== 'no'))
 
 /** A lure in the conditions at hand. */

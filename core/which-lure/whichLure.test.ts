@@ -8,7 +8,7 @@ import { uniformFrom } from '#core/numeric/uniform'
 import { WINDS, type Wind } from '#core/sky/weather'
 import { luresHere } from './answer'
 import { pairLinesOf } from './pairLines'
-import { fishedHere, luresOf, shutOut } from './occasions'
+import { fishedHere, luresIn, shutOut } from './occasions'
 import type { LuresRequest } from './request'
 import { searched } from './worth'
 
@@ -34,9 +34,9 @@ describe('which lure here', () => {
   it('answers in the shape it is described by, every lure of the water once', () => {
     expect(luresAnswerSchema.validate(JSON.parse(JSON.stringify(answer))).error).toBeUndefined()
     const named = [...answer.here, ...answer.notHere].map(h => h.lure)
-    expect([...named].sort()).toEqual([...luresOf('fresh')].sort())
-    expect(luresOf('salt')).toContain('walking-topwater')
-    expect(luresOf('salt')).not.toContain('casting-jig')
+    expect([...named].sort()).toEqual([...luresIn('fresh')].sort())
+    expect(luresIn('salt')).toContain('walking-topwater')
+    expect(luresIn('salt')).not.toContain('casting-jig')
   })
   it('gives each its best finish now, the first of its whole ranking where it is run', () => {
     for (const { lure, depthM, finish } of answer.here.slice(0, 4)) {
@@ -95,7 +95,7 @@ describe('what cannot be fished here', () => {
     for (let i = 0; i < 2000; i++) {
       const cover = { kind: one(COVER_IDS), density: one(DENSITIES), ...(next() < 0.4 ? { topM: 3 * next() } : {}) }
       const depthM = 0.3 + 9 * next() ** 2
-      const lure = one(luresOf('fresh'))
+      const lure = one(luresIn('fresh'))
       const light = { ...ASKED.light, wind: one(Object.keys(WINDS) as Wind[]) }
       const request: LuresRequest = { ...water({ depthM, cover, temperatureC: 3 + 27 * next() }), light }
       const out = shutOut(fishedHere(request, lure).occasion)

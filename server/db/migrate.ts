@@ -1,20 +1,11 @@
 import { QueryTypes, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Database } from './connection'
-import { first } from '#server/db/migrations/0001-first'
-import { lists } from '#server/db/migrations/0002-lists'
-import { identity } from '#server/db/migrations/0003-identity'
-import { events } from '#server/db/migrations/0004-events'
-import { ownWaters } from '#server/db/migrations/0005-own-waters'
-import { turns } from '#server/db/migrations/0006-turns'
-import { leaned } from '#server/db/migrations/0007-leaned'
+import type { MigrationContext } from '#server/db/migrations/context'
+import { MIGRATIONS } from '#server/db/migrations/index'
 
 /** Any number, the same for every Piscator process: two starting at once take turns. */
 const LOCK = 7_402_611
-
-const MIGRATIONS = [first, lists, identity, events, ownWaters, turns, leaned]
-/** The newest state of the schema this code knows. */
-export const SCHEMA = MIGRATIONS.at(-1)!.name
 
 type Sql = Database['sequelize']
 
@@ -46,13 +37,13 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
   return sequelize.transaction(async transaction => {
     await sequelize.query('select pg_advisory_xact_lock(:lock)', { replacements: { lock: LOCK }, transaction })
     await sequelize.query('create table if not exists "SequelizeMeta" (name varchar(255) primary key)', { transaction })
-    const queries = sequelize.getQueryInterface()
-    // Whatever a migration runs, it runs in this transaction.
-    const context = Object.assign(Object.create(queries) as typeof queries, {
-      sequelize: { query: (sql: string) => sequelize.query(sql, { transaction }) } as unknown as Sql,
-    })
+    const context: MigrationContext = {
+      query: sql => sequelize.query(sql, { transaction }),
+      queries: sequelize.getQueryInterface(),
+      transaction,
+    }
     const umzug = new Umzug({
-      migrations: MIGRATIONS,
+      migrations: [...MIGRATIONS],
       context,
       storage: notes(sequelize, transaction),
       logger: undefined,
@@ -62,6 +53,6 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
 }
 
 /** The newest migration noted in the database, or null where there is none. */
-export async function schemaOf({ sequelize }: Database): Promise<string | null> {
+export async function schemaNoted({ sequelize }: Database): Promise<string | null> {
   return (await noted(sequelize)).at(-1) ?? null
 }

@@ -1,6 +1,6 @@
 import type { Board, LightSample, Quantity, SourceState } from '#shared/instruments'
 import { castKeeper } from './cast'
-import { type Line, listen } from './line'
+import { type InstrumentLine, listen } from './line'
 import { readSentence } from './sentences'
 
 /** What the environment says of instruments. */
@@ -18,7 +18,7 @@ export function makeBoard(now: () => number = Date.now) {
   const cast = castKeeper()
   let castAtMs = 0
   let simulated = false
-  let line: Line | null = null
+  let line: InstrumentLine | null = null
   const listeners = new Set<() => void>()
   const tell = () => listeners.forEach(l => l())
 

@@ -4,7 +4,7 @@ import { createServer } from 'node:net'
 import { appendChecksumFooter } from 'nmea-simple/dist/helpers'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { uniformFrom } from '#core/numeric/uniform'
-import { standingOf } from '#shared/instruments'
+import { instrumentStateOf } from '#shared/instruments'
 import { comes } from '../../tests/reference/comes'
 import { boatServer, roundOf } from '../../tools/devices/boat'
 import { stationServer } from '../../tools/devices/station'
@@ -118,7 +118,7 @@ describe('what instruments tell', () => {
     [300, 0, 'absurd'],
     [NaN, 0, 'absurd'],
   ] as const)('a depth of %s, %s s ago, is %s', (value, ago, standing) => {
-    expect(standingOf('depthM', { value, atMs: 0 }, ago * 1000)).toBe(standing)
+    expect(instrumentStateOf('depthM', { value, atMs: 0 }, ago * 1000)).toBe(standing)
   })
   it('tells those who listen of what is new, and of nothing else', () => {
     const board = makeBoard(() => 1000)

@@ -4,7 +4,7 @@ import { MOST_CHARACTERS } from './sentences'
 /** First and longest wait before a lost line is tried again, and the longest silence of one that is open, ms. */
 export const LINE_TIMES = { firstMs: 500, mostMs: 20_000, silentMs: 15_000 }
 
-export interface Line {
+export interface InstrumentLine {
   close: () => void
 }
 interface Hearing {
@@ -16,7 +16,7 @@ interface Hearing {
  * Listen to lines of a TCP service, for as long as it takes: one that is lost or falls silent is tried again, waiting
  * twice as long each time. What is too long for a sentence is let go by, so that nothing piles up.
  */
-export function listen(host: string, port: number, hearing: Hearing, times = LINE_TIMES): Line {
+export function listen(host: string, port: number, hearing: Hearing, times = LINE_TIMES): InstrumentLine {
   let socket: Socket | null = null
   let timer: ReturnType<typeof setTimeout> | null = null
   let waitMs = times.firstMs

@@ -5,7 +5,7 @@ import type { LightSample, Quantity } from '#shared/instruments'
  * What an NMEA 0183 sentence tells: depth (DPT, DBT), water temperature (MTW), wind (MWV), position (RMC, GGA), and a
  * light meter's sample as transducer measurements (XDR) named CORD, LUX, RED, GREEN and BLUE.
  */
-export interface Sentence {
+export interface NmeaSentence {
   told: Partial<Record<Quantity, number>>
   light?: LightSample
 }
@@ -32,9 +32,9 @@ const numberOf = (text: string | undefined): number | null => {
   const n = text === undefined || text.trim() === '' ? NaN : Number(text)
   return Number.isFinite(n) ? n : null
 }
-const some = (told: Partial<Record<Quantity, number | null>>): Sentence | null => {
+const some = (told: Partial<Record<Quantity, number | null>>): NmeaSentence | null => {
   const known = Object.entries(told).filter(([, v]) => typeof v === 'number' && Number.isFinite(v))
-  return known.length ? { told: Object.fromEntries(known) as Sentence['told'] } : null
+  return known.length ? { told: Object.fromEntries(known) as NmeaSentence['told'] } : null
 }
 
 /** Measurements of an XDR sentence by their names: quadruples of type, value, unit and name. */
@@ -46,7 +46,7 @@ function transducers(fields: readonly string[]): Map<string, number> {
   }
   return out
 }
-function lightOf(fields: readonly string[]): Sentence | null {
+function lightOf(fields: readonly string[]): NmeaSentence | null {
   const by = transducers(fields)
   const [depthM, lux] = [by.get('CORD'), by.get('LUX')]
   if (depthM === undefined || lux === undefined || !(depthM >= 0 && depthM <= 60 && lux > 0 && lux <= 2e5)) return null
@@ -57,7 +57,7 @@ function lightOf(fields: readonly string[]): Sentence | null {
   return { told: {}, light: { depthM, lux, ...colour('red'), ...colour('green'), ...colour('blue') } }
 }
 
-function tellOf(packet: Packet | Fields): Sentence | null {
+function tellOf(packet: Packet | Fields): NmeaSentence | null {
   switch (packet.sentenceId) {
     case 'DPT': {
       const [depth, offset] = [numberOf(packet.fields[1]), numberOf(packet.fields[2])]
@@ -82,7 +82,7 @@ function tellOf(packet: Packet | Fields): Sentence | null {
 }
 
 /** What a line tells; null where it is no whole sentence with the right sum, or tells nothing that is used here. */
-export function readSentence(line: string): Sentence | null {
+export function readSentence(line: string): NmeaSentence | null {
   const text = line.trim()
   // Without a sum nothing is taken: a wet plug makes lines that look right.
   if (text.length > MOST_CHARACTERS || !/^[$!][\x20-\x7e]+\*[0-9A-Fa-f]{2}$/.test(text)) return null

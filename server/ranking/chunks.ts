@@ -1,4 +1,4 @@
-import type { Job, Worked } from '#server/ranking/jobs'
+import type { Job, JobResult } from '#server/ranking/jobs'
 import { workInThread } from '#server/ranking/pool'
 import type { Fault } from '#shared/faults'
 
@@ -10,7 +10,7 @@ export class FaultyError extends Error {
 }
 
 /** The text of an answer; throws a `FaultyError` where there is none. */
-export function textOf(worked: Worked): string {
+export function textOf(worked: JobResult): string {
   if ('faults' in worked) throw new FaultyError(worked.faults)
   return worked.text
 }

@@ -1,19 +1,14 @@
 import type Joi from 'joi'
+import type { Engine } from '#core/index'
 import { dayAnswer } from '#core/day/answer'
 import type { DayScores } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
 import { dayOf, scoreStep } from '#core/day/scores'
-import { readWater } from '#core/evidence/readWater'
 import { type KitAsk, kitOf } from '#core/kit/kit'
-import { type Scene, type SceneScores, scoreScene } from '#core/kit/scenes'
-import { recommendByReadings } from '#core/ranking/byReadings'
-import { recommend } from '#core/ranking/recommend'
-import { trialOrder, trialOrderOfTwo } from '#core/trial/order'
+import { type KitScene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import type { Request } from '#core/request/request'
 import { type SeasonAsk, seasonOf } from '#core/season-learning/season'
 import { standsIn } from '#core/season-learning/stands'
-import { trialVerdict } from '#core/trial/verdict'
-import { luresHere } from '#core/which-lure/answer'
 import { type Fault, check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
 import { daySchema } from '#shared/schema/day'
@@ -35,24 +30,24 @@ function dayScores({ request, lane, steps }: DayChunk) {
 }
 
 /** What a thread gives back: the answer as JSON text, or what is wrong with what was asked. */
-export type Worked = { text: string } | { faults: Fault[] }
+export type JobResult = { text: string } | { faults: Fault[] }
 
 /** Work on input that nobody has looked at: it is checked in the thread, where nobody waits on it. */
 const checked =
   <T>(schema: Joi.Schema<T>, work: (asked: T) => unknown) =>
-  (input: unknown): Worked => {
+  (input: unknown): JobResult => {
     const result = check(schema, input)
     return result.ok ? { text: JSON.stringify(work(result.value)) } : { faults: result.faults }
   }
 /** Work on what was checked before. */
 const known =
   <T>(work: (asked: T) => unknown) =>
-  (asked: T): Worked => ({ text: JSON.stringify(work(asked)) })
+  (asked: T): JobResult => ({ text: JSON.stringify(work(asked)) })
 
 /** Scenes from a place in their list on, held to their schema. */
-function checkScenes({ scenes, from }: { scenes: readonly unknown[]; from: number }): Worked {
+function checkScenes({ scenes, from }: { scenes: readonly unknown[]; from: number }): JobResult {
   const faults: Fault[] = []
-  const values: Scene[] = []
+  const values: KitScene[] = []
   scenes.forEach((scene, i) => {
     const result = check(sceneSchema, scene)
     if (result.ok) values.push(result.value)
@@ -64,14 +59,12 @@ function checkScenes({ scenes, from }: { scenes: readonly unknown[]; from: numbe
   return faults.length ? { faults } : { text: JSON.stringify(values) }
 }
 
-/** Work for a thread: each kind with what it is asked, and what does it. */
-const JOBS = {
-  'rank': checked(requestSchema, recommend),
-  'rank-by-readings': checked(requestByReadingsSchema, recommendByReadings),
-  'read-water': checked(readingsSchema, ({ readings, salinity = 'fresh', units = 'metric', light }) =>
-    readWater(readings, salinity, units, light),
-  ),
-  'which-lure': checked(luresSchema, luresHere),
+/** Work for a thread: each kind with what it is asked, and what does it. What is long is done in chunks. */
+const jobsOf = (engine: Engine) => ({
+  'rank': checked(requestSchema, engine.recommend),
+  'rank-by-readings': checked(requestByReadingsSchema, engine.recommendByReadings),
+  'read-water': checked(readingsSchema, engine.readWater),
+  'which-lure': checked(luresSchema, engine.luresHere),
   'check-day': checked(daySchema, asked => asked),
   'day-scores': known(dayScores),
   'day-plan': known(({ request, scores }: { request: DayRequest; scores: DayScores }) =>
@@ -79,22 +72,21 @@ const JOBS = {
   ),
   'check-kit': checked(kitShellSchema, asked => asked),
   'check-scenes': checkScenes,
-  'score-scenes': known((scenes: readonly Scene[]) => scenes.map(s => scoreScene(s))),
+  'score-scenes': known((scenes: readonly KitScene[]) => scenes.map(s => scoreScene(s))),
   'kit': known(({ scored, ask }: { scored: readonly SceneScores[]; ask: KitAsk }) => kitOf(scored, ask)),
   'check-season': checked(seasonSchema, asked => asked),
   'season-stands': known((some: readonly Request[]) => some.map(asked => ({ asked, stands: standsIn(asked) }))),
   'season': known(({ ask, stands }: { ask: SeasonAsk; stands: Parameters<typeof seasonOf>[1] }) =>
     seasonOf(ask, stands),
   ),
-  'order': checked(orderSchema, ({ blocks, seed, anglers }) => ({
-    spells: anglers === 2 ? trialOrderOfTwo(blocks, seed) : trialOrder(blocks, seed),
-  })),
-  'verdict': checked(verdictSchema, ({ blocks }) => trialVerdict(blocks)),
+  'order': checked(orderSchema, asked => ({ spells: engine.trialOrder(asked) })),
+  'verdict': checked(verdictSchema, ({ blocks }) => engine.trialVerdict(blocks)),
   'describe': known((version: string) => openApi(version)),
-} as const
+})
 
-export type JobKind = keyof typeof JOBS
-export type Job = { [K in JobKind]: { kind: K; asked: Parameters<(typeof JOBS)[K]>[0] } }[JobKind]
+type Jobs = ReturnType<typeof jobsOf>
+export type JobKind = keyof Jobs
+export type Job = { [K in JobKind]: { kind: K; asked: Parameters<Jobs[K]>[0] } }[JobKind]
 
 /** What may hold a thread for longer than a glance: it has threads of its own. */
 export const LONG_JOBS: ReadonlySet<JobKind> = new Set<JobKind>([
@@ -114,5 +106,8 @@ export const LONG_JOBS: ReadonlySet<JobKind> = new Set<JobKind>([
   'season',
 ])
 
-/** The answer to a job. */
-export const workOut = ({ kind, asked }: Job): Worked => (JOBS[kind] as (a: unknown) => Worked)(asked)
+/** What answers jobs, by an engine. */
+export function workerOf(engine: Engine): (job: Job) => JobResult {
+  const jobs = jobsOf(engine)
+  return ({ kind, asked }) => (jobs[kind] as (a: unknown) => JobResult)(asked)
+}

@@ -111,4 +111,4 @@ export function makeLane({ threads, mostWaitMs, mostOfOne, typicalMs }: LaneSett
     },
   }
 }
-export type Lane = ReturnType<typeof makeLane>
+export type JobLane = ReturnType<typeof makeLane>

@@ -3,8 +3,8 @@ import { availableParallelism } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Piscina from 'piscina'
-import { type Job, type JobKind, LONG_JOBS, type Worked } from './jobs'
-import { type Lane, TooBusyError, makeLane } from './lane'
+import { type Job, type JobKind, LONG_JOBS, type JobResult } from './jobs'
+import { type JobLane, TooBusyError, makeLane } from './lane'
 
 /** An idle thread ends after this long, ms; one of each pool is always kept. */
 const IDLE_MS = 30_000
@@ -29,15 +29,15 @@ function workerFile(): string {
 }
 
 interface Threads {
-  pool: Piscina<Job, Worked>
-  lane: Lane
+  pool: Piscina<Job, JobResult>
+  lane: JobLane
 }
 
 /** One core is left to the server itself; short and long work have threads of their own. */
 function threads(long: boolean): Threads {
   const half = Math.max(1, (availableParallelism() - 1) / 2)
   const count = long ? Math.floor(half) : Math.ceil(half)
-  const pool = new Piscina<Job, Worked>({
+  const pool = new Piscina<Job, JobResult>({
     filename: workerFile(),
     // Long work has one to spare: a thread that is ended with its job leaves one that goes on at once.
     minThreads: long ? count + 1 : 1,
@@ -69,7 +69,7 @@ export function refuseWhenFull(device: string): void {
  * Do a job in a worker thread, so that no other request waits on the processor. Devices take turns; who hangs up
  * frees the thread at once, and no job holds one for longer than any may.
  */
-export async function workInThread(job: Job, device: string, signal?: AbortSignal): Promise<Worked> {
+export async function workInThread(job: Job, device: string, signal?: AbortSignal): Promise<JobResult> {
   const { pool, lane } = threadsFor(job.kind)
   return lane.run(
     device,

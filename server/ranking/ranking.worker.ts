@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { constants, setPriority } from 'node:os'
 import { possibleWaters } from '#core/evidence/possible'
-import { useLightTable } from '#core/light-field/table'
-import { workOut } from '#server/ranking/jobs'
+import { createEngine } from '#core/index'
+import { workerOf } from '#server/ranking/jobs'
 
 // Linux counts a priority by thread: the thread that answers goes before those that rank, and a ranking before long
 // work. Elsewhere it would slow the whole server down.
@@ -13,9 +13,9 @@ if (process.platform === 'linux') {
 }
 
 // The build lays the table beside this file.
-useLightTable(readFileSync(new URL('light.table', import.meta.url)))
+const engine = createEngine(readFileSync(new URL('light.table', import.meta.url)))
 // Which waters there may be takes half a second to work out: done before anybody asks.
 if (isLong) possibleWaters(false)
 
 /** A worker thread's work: the answer to a job as JSON text, or what is wrong with what was asked. */
-export default workOut
+export default workerOf(engine)

@@ -5,9 +5,12 @@ import { inTime } from '#server/db/inTime'
 import { beginMove } from '#server/services/moves'
 
 /** What a session is: good and known, good with nothing kept yet, or ended by a signing out since. */
-export type Standing = 'known' | 'new' | 'ended'
+export type SessionStanding = 'known' | 'new' | 'ended'
 
-export async function standingOf({ Angler }: Database, s: { anglerId: string; version: number }): Promise<Standing> {
+export async function sessionStandingOf(
+  { Angler }: Database,
+  s: { anglerId: string; version: number },
+): Promise<SessionStanding> {
   const row = await Angler.findByPk(s.anglerId, { attributes: ['sessionVersion'], raw: true })
   if (!row) return 'new'
   return row.sessionVersion === s.version ? 'known' : 'ended'

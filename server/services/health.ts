@@ -1,6 +1,7 @@
 import { ConnectionAcquireTimeoutError } from 'sequelize'
 import { type Database, poolIsFull } from '#server/db/connection'
-import { SCHEMA, schemaOf } from '#server/db/migrate'
+import { schemaNoted } from '#server/db/migrate'
+import { SCHEMA } from '#server/db/migrations/index'
 
 export type DatabaseState = 'ok' | 'busy' | 'away'
 
@@ -30,7 +31,7 @@ export type Unready = 'database' | 'schema' | 'write'
 export async function unreadyFor(db: Database): Promise<Unready[]> {
   let schema: string | null
   try {
-    schema = await schemaOf(db)
+    schema = await schemaNoted(db)
   } catch {
     return ['database']
   }

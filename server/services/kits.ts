@@ -1,5 +1,5 @@
 import type { KitRequest } from '#core/kit/request'
-import type { Scene, SceneScores } from '#core/kit/scenes'
+import type { KitScene, SceneScores } from '#core/kit/scenes'
 import { type Asker, inChunks, chunk, textOf } from '#server/ranking/chunks'
 import { workInThread } from '#server/ranking/pool'
 import { USUAL_SIZES } from '#shared/schema/kit'
@@ -13,7 +13,7 @@ export async function checkedKit(input: unknown, asker: Asker): Promise<KitReque
     { kind: 'check-kit', asked: input },
     asker,
   )
-  const scenes: Scene[] = await inChunks(
+  const scenes: KitScene[] = await inChunks(
     shell.scenes,
     AT_ONCE.checked,
     (some, from) => ({ kind: 'check-scenes', asked: { scenes: some, from } }),

@@ -1,9 +1,9 @@
 import { LRUCache } from 'lru-cache'
-import type { Job, Worked } from '#server/ranking/jobs'
+import type { Job, JobResult } from '#server/ranking/jobs'
 import { ENGINE_VERSION } from '#core/ranking/version'
 
 /** Works out the answer to a job for a device; ends early where the signal says that nobody wants it any more. */
-export type Worker = (job: Job, device: string, signal?: AbortSignal) => Promise<Worked>
+export type Worker = (job: Job, device: string, signal?: AbortSignal) => Promise<JobResult>
 
 /** Most characters of answers remembered, and of questions; an answer is about 20 kB of text. */
 const MOST = 8_000_000
@@ -21,7 +21,7 @@ export const keyOf = (job: Job): string => `${ENGINE_VERSION}|${JSON.stringify(j
 
 /** Work that is under way, and how many wait for it: it ends when the last of them has gone. */
 interface UnderWay {
-  answer: Promise<Worked>
+  answer: Promise<JobResult>
   askers: number
   gone: AbortController
 }
@@ -31,7 +31,10 @@ interface UnderWay {
  * being worked out already is not worked out twice; what was refused is not remembered.
  */
 export function memoize(work: Worker, most = MOST): Worker {
-  const answers = new LRUCache<string, Worked>({ maxSize: most, sizeCalculation: (a, key) => sizeOf(a) + key.length })
+  const answers = new LRUCache<string, JobResult>({
+    maxSize: most,
+    sizeCalculation: (a, key) => sizeOf(a) + key.length,
+  })
   const underWay = new Map<string, UnderWay>()
 
   function begin(key: string, job: Job, device: string): UnderWay {
@@ -71,4 +74,4 @@ export function memoize(work: Worker, most = MOST): Worker {
   }
 }
 
-const sizeOf = (a: Worked) => ('text' in a ? a.text.length : 1)
+const sizeOf = (a: JobResult) => ('text' in a ? a.text.length : 1)

@@ -5,10 +5,11 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { recommend } from '#core/ranking/recommend'
 import type { CallInput } from '#shared/schema/call'
 import { CONNECTIONS, type Database, openDatabase } from '#server/db/connection'
-import { SCHEMA, migrate, schemaOf } from '#server/db/migrate'
+import { migrate, schemaNoted } from '#server/db/migrate'
+import { SCHEMA } from '#server/db/migrations/index'
 import { seedBasin } from '#server/db/seeds/basin'
 import { seedCatalogue } from '#server/db/seeds/catalogue'
-import { makeAngler, newRecoveryCode, plainCode, recover, signOut, standingOf } from './anglers'
+import { makeAngler, newRecoveryCode, plainCode, recover, signOut, sessionStandingOf } from './anglers'
 import { cursorOf, cursorText, forgetCall, keepCall, listCalls } from './calls'
 import { databaseState, unreadyFor } from './health'
 import { continueMoves } from './moves'
@@ -195,7 +196,7 @@ describe('waters', () => {
 describe('the tables', () => {
   it('are brought up to date once, and filled again without change', async () => {
     expect(await migrate(owner)).toEqual([])
-    expect(await schemaOf(db)).toBe(SCHEMA)
+    expect(await schemaNoted(db)).toBe(SCHEMA)
     const before = await db.FinishRow.count()
     await seedCatalogue(owner)
     await seedBasin(owner)
@@ -292,11 +293,11 @@ describe('the place of a kept call', () => {
 describe('who is asking', () => {
   it('is nobody after signing out, until a new session', async () => {
     const id = await newAngler()
-    expect(await standingOf(db, { anglerId: id, version: 0 })).toBe('known')
+    expect(await sessionStandingOf(db, { anglerId: id, version: 0 })).toBe('known')
     await signOut(db, id)
-    expect(await standingOf(db, { anglerId: id, version: 0 })).toBe('ended')
-    expect(await standingOf(db, { anglerId: id, version: 1 })).toBe('known')
-    expect(await standingOf(db, { anglerId: newId(), version: 0 })).toBe('new')
+    expect(await sessionStandingOf(db, { anglerId: id, version: 0 })).toBe('ended')
+    expect(await sessionStandingOf(db, { anglerId: id, version: 1 })).toBe('known')
+    expect(await sessionStandingOf(db, { anglerId: newId(), version: 0 })).toBe('new')
   })
   it('can be brought to another device by a code, with what that device kept', async () => {
     const [mine, other] = [await newAngler(), await newAngler()]

@@ -1,6 +1,6 @@
 import { v7 as newId } from 'uuid'
 import type { H3Event } from 'h3'
-import { makeAngler, standingOf } from '#server/services/anglers'
+import { makeAngler, sessionStandingOf } from '#server/services/anglers'
 import { addressOf } from './address'
 import { database } from './database'
 import { ALL, NEW_ANGLERS } from './limiters'
@@ -15,7 +15,7 @@ interface Asking {
 async function asking(event: H3Event): Promise<Asking | null> {
   const session = await readSession(event)
   if (!session) return null
-  const standing = await standingOf(database(), session)
+  const standing = await sessionStandingOf(database(), session)
   return standing === 'ended' ? null : { id: session.anglerId, known: standing === 'known' }
 }
 

@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import type { KitAnswer } from '#core/kit/kit'
 import { KIT_REQUEST, type KitRequest, SCENE } from '#core/kit/request'
-import type { Scene } from '#core/kit/scenes'
+import type { KitScene } from '#core/kit/scenes'
 import { schemaOf } from '#shared/schema/fields'
 
 /** No kit both keeps and leaves out the same, and none is smaller than what it keeps. */
@@ -34,7 +34,7 @@ const unread = Joi.array()
 export const kitShellSchema = kitSchema.keys({ scenes: unread }) as Joi.ObjectSchema<
   Omit<KitRequest, 'scenes'> & { scenes: unknown[] }
 >
-export const sceneSchema = schemaOf(SCENE) as Joi.ObjectSchema<Scene>
+export const sceneSchema = schemaOf(SCENE) as Joi.ObjectSchema<KitScene>
 
 const ids = () => Joi.array().items(Joi.string()).required()
 const rows = (fields: Joi.SchemaMap) =>

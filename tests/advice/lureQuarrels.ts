@@ -2,7 +2,7 @@ import { COVER_IDS, DENSITIES } from '#core/cover/cover'
 import { LURES } from '#core/lure/types'
 import { clarityWord } from '#core/water/words'
 import type { LuresAnswer } from '#core/which-lure/answer'
-import { luresOf } from '#core/which-lure/occasions'
+import { luresIn } from '#core/which-lure/occasions'
 import type { LuresRequest } from '#core/which-lure/request'
 import { dice } from '../reference/dice'
 import { requests } from './grid'
@@ -12,7 +12,7 @@ export function lureQuestions(count: number, seed: number, lures = 24): LuresReq
   const { even } = dice(seed)
   const one = <T>(list: readonly T[]): T => list[Math.floor(even() * list.length)]!
   return requests(count, seed).map(({ lure: _l, limit: _n, background: _b, water, ...asked }) => {
-    const of = luresOf(water.salinity ?? 'fresh')
+    const of = luresIn(water.salinity ?? 'fresh')
     const cover = { kind: one(COVER_IDS), density: one(DENSITIES) }
     const some = [...new Set(Array.from({ length: lures }, () => one(of)))]
     const { depthM: _d, fishedThrough: _f, bitesRefused: _r, fishM: _m, ...plain } = asked

@@ -38,6 +38,25 @@ const ROOMS = [
   'box',
   'trial',
   'bench',
+  'index',
+]
+/** Entries of the core that the server uses beside its front door, where work is done in chunks or a word is wanted. */
+const SERVER_ENTRIES = [
+  'day/answer',
+  'day/clock',
+  'day/scores',
+  'evidence/possible',
+  'kit/kit',
+  'kit/scenes',
+  'lure/finish',
+  'lure/types',
+  'ranking/finishOut',
+  'ranking/version',
+  'season-learning/prepared',
+  'season-learning/season',
+  'season-learning/stands',
+  'sky/weather',
+  'units',
 ]
 
 function filesIn(dir: string): string[] {
@@ -83,6 +102,15 @@ describe('the arrows of the house', () => {
       expect(code, file).not.toMatch(outside)
     }
   })
+  it('the server comes into the core by its front door, or by the entries that are named', () => {
+    const taken = new Set<string>()
+    for (const file of filesIn('server')) {
+      const text = readFileSync(join(ROOT, file), 'utf8')
+      for (const [, what, from] of text.matchAll(/^import (?!type)(.+) from '#core\/([^']+)'/gm))
+        if (!/^\{(?: type \w+,?)+ \}$/.test(what!)) taken.add(from!)
+    }
+    expect([...taken].filter(t => t !== 'index').sort()).toEqual(SERVER_ENTRIES)
+  })
   it('shared knows core and itself', () => {
     const ours = (i: string) => inside(i, 'core') || inside(i, 'shared') || ['joi', 'joi-to-json'].includes(i)
     for (const file of filesIn('shared')) for (const i of importsOf(file)) expect(ours(i), `${file}: ${i}`).toBe(true)
@@ -101,6 +129,23 @@ describe('the arrows of the house', () => {
         expect(inside(i, 'core') || inside(i, 'server/db'), `${file} imports ${i}`).toBe(false)
       }
     }
+  })
+  it('no name is exported twice: one word means one thing', () => {
+    const by = new Map<string, Set<string>>()
+    for (const file of ['core', 'shared', 'app', 'server'].flatMap(filesIn).filter(f => f.endsWith('.ts'))) {
+      const text = readFileSync(join(ROOT, file), 'utf8')
+      const single = /^export (?:async )?(?:function\*?|const|class|interface|type|enum) (\w+)/gm
+      const several = /^export const \[([^\]]+)\]/gm
+      const names = [
+        ...[...text.matchAll(single)].map(m => m[1]!),
+        ...[...text.matchAll(several)].flatMap(m => m[1]!.match(/\w+/g) ?? []),
+      ]
+      for (const name of names) by.set(name, (by.get(name) ?? new Set()).add(file))
+    }
+    const twice = [...by]
+      .filter(([, files]) => files.size > 1)
+      .map(([name, files]) => `${name}: ${[...files].join(', ')}`)
+    expect(twice).toEqual([])
   })
   it('no folder imports another that leads back to it', () => {
     const files = ['core', 'shared', 'app', 'server'].flatMap(filesIn)

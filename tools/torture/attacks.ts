@@ -315,7 +315,8 @@ async function drawn({ server, hold, short }: Attack): Promise<void> {
 async function upgrade({ hold, short, ownerUrl }: Attack): Promise<void> {
   const many = short ? 2000 : 1_000_000
   const { openDatabase, UNHURRIED } = await import('../../server/db/connection')
-  const { migrate, schemaOf, SCHEMA } = await import('../../server/db/migrate')
+  const { migrate, schemaNoted } = await import('../../server/db/migrate')
+  const { SCHEMA } = await import('../../server/db/migrations/index')
   const { first } = await import('../../server/db/migrations/0001-first')
   const admin = new pg.Client({ connectionString: process.env.PISCATOR_ADMIN_URL + '/postgres' })
   await admin.connect()
@@ -328,8 +329,10 @@ async function upgrade({ hold, short, ownerUrl }: Attack): Promise<void> {
   }
   try {
     const old = openDatabase(await made('piscator_old'), UNHURRIED)
-    const context = old.sequelize.getQueryInterface()
-    await first.up({ context })
+    const queries = old.sequelize.getQueryInterface()
+    await old.sequelize.transaction(transaction =>
+      first.up({ context: { query: sql => old.sequelize.query(sql, { transaction }), queries, transaction } }),
+    )
     await old.sequelize.query('create table "SequelizeMeta" (name varchar(255) primary key)')
     await old.sequelize.query(`insert into "SequelizeMeta" values ('${first.name}')`)
     await old.sequelize.query(`insert into lure_types values ('jerkbait', 'Jerkbait', 'hard-bait', false, false, 0, 2);
@@ -356,7 +359,7 @@ async function upgrade({ hold, short, ownerUrl }: Attack): Promise<void> {
     const url = await made('piscator_empty')
     const three = [1, 2, 3].map(() => openDatabase(url, UNHURRIED))
     await Promise.all(three.map(db => migrate(db)))
-    const at = await schemaOf(three[0]!)
+    const at = await schemaNoted(three[0]!)
     await Promise.all(three.map(db => db.sequelize.close()))
     hold('three at once on an empty database', at ?? 'nothing', at === SCHEMA)
   } finally {

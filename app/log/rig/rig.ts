@@ -79,7 +79,7 @@ export function standIn(
 }
 
 /** A finish in a rod's drawer. */
-export interface Drawn {
+export interface DrawnRig {
   finishId: string
   owned: boolean
   /** Points of 100 that it costs beside the first. */
@@ -92,7 +92,7 @@ export function drawerOf(
   { order, looks }: Pick<RigOrder, 'order' | 'looks'>,
   owned: ReadonlySet<string>,
   on: string,
-): Drawn[] {
+): DrawnRig[] {
   const best = order[0]?.points ?? 0
   const look = looks.find(group => group.includes(on)) ?? []
   const all = order.map(o => ({

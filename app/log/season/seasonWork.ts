@@ -10,11 +10,11 @@ import { NOTHING_KEPT, type RankingsKept, openRankings } from './rankingsKept'
 import { withLightTable } from '~/common/lightTable'
 
 /** How far the rankings of a log's half-hours have come. */
-export interface Ranked {
+export interface RankingProgress {
   done: number
   total: number
 }
-export interface SeasonAsk {
+export interface SeasonQuestion {
   trips: readonly LoggedTrip[]
   units: UnitSystem
   /** So many rankings at once, before whoever waits is told how far they are. */
@@ -37,7 +37,7 @@ function keptHere(): Promise<RankingsKept> {
 }
 
 /** Some more of the rankings a log asks for, none of them twice. */
-async function rankSome(all: readonly Request[], most: number): Promise<Ranked> {
+async function rankSome(all: readonly Request[], most: number): Promise<RankingProgress> {
   const store = await keptHere()
   const missing = all.map(asked => [JSON.stringify(asked), asked] as const).filter(([key]) => !known.has(key))
   if (missing.length) {
@@ -61,7 +61,7 @@ async function digestOf(trips: readonly LoggedTrip[], units: UnitSystem): Promis
 const standsOf = (all: readonly Request[]) => all.map(asked => ({ asked, stands: known.get(JSON.stringify(asked))! }))
 
 /** What a log says, or how far its rankings have come. */
-async function season({ trips, units, most }: SeasonAsk): Promise<Ranked | SeasonAnswer> {
+async function season({ trips, units, most }: SeasonQuestion): Promise<RankingProgress | SeasonAnswer> {
   const store = await keptHere()
   const digest = await digestOf(trips, units)
   const before = digest && (await store.answer(digest).catch(() => undefined))

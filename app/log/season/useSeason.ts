@@ -5,7 +5,7 @@ import type { UnitSystem } from '#core/units'
 import { engineWorker } from '~/common/engineWorker'
 import { newestOnly } from '~/common/newestOnly'
 import { workerClient } from '~/common/workerClient'
-import type { Ranked } from './seasonWork'
+import type { RankingProgress } from './seasonWork'
 
 /** Rankings between two looks at whether something newer was asked: well under the 200 ms a stop may take. */
 const AT_ONCE = 8
@@ -19,7 +19,7 @@ const seasonClient = () =>
 /** What the log says, worked out in a worker, in parts: how far it has come, and a way to stop it. */
 export function useSeason(trips: () => readonly LoggedTrip[], units: () => UnitSystem, makeClient = seasonClient) {
   const answer = shallowRef<SeasonAnswer | null>(null)
-  const progress = shallowRef<Ranked | null>(null)
+  const progress = shallowRef<RankingProgress | null>(null)
   const failed = ref(false)
   const stopped = ref(false)
   const { api, end } = makeClient()

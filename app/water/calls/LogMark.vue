@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Said } from '~/records/taught'
+import type { TaughtFinish } from '~/records/taught'
 
 /** What the log says of a finish: a ring from half to twice its fellows, solid where that is sure, and its hours. */
-const props = defineProps<{ said: Said }>()
+const props = defineProps<{ said: TaughtFinish }>()
 const WIDTH = 30
 const x = computed(() => (WIDTH / 2) * (1 + Math.max(-1, Math.min(1, Math.log2(Math.max(0.01, props.said.times))))))
 </script>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { PHASE_WORDS } from '#core/season/phase'
 import { useColumn } from './useColumn'
 import { useReadingStore } from '~/reading/store'
-import { PHASE_SHORT, seasonOf, seasonOptions } from '~/words/options'
+import { PHASE_SHORT, seasonOptionOf, seasonOptions } from '~/words/options'
 
 /**
  * The year along the foot. Filled where the angler says so, hollow where Piscator judged it from temperature and
@@ -13,7 +13,7 @@ const store = useReadingStore()
 const c = useColumn()
 const current = computed(() => {
   const phase = store.reading.season ?? c.screen.value?.phase
-  return phase && seasonOf(phase, store.reading.species)
+  return phase && seasonOptionOf(phase, store.reading.species)
 })
 const seasons = computed(() =>
   seasonOptions(store.reading.species).map(o => ({

@@ -14,7 +14,7 @@ const REACHES_M = [0.75, 1.2, 2, 3, 4.5, 6.5, 9, 13, 18, 25, 36, 60]
 export const reachFor = (leastM: number) => REACHES_M.find(r => r >= leastM) ?? REACHES_M.at(-1)!
 
 /** Geometry of the picture: one scale for depth and range, in px per metre. */
-export interface Column {
+export interface ColumnView {
   width: Ref<number>
   height: Ref<number>
   skyH: ComputedRef<number>
@@ -61,7 +61,7 @@ const FAR_BELOW = 4
 /** Bearing of a fish on each side of the lure, degrees below level. */
 const SIDE_DEG: Record<Side, number> = { level: 0, below: 52, above: -40 }
 
-const KEY: InjectionKey<Column> = Symbol('column')
+const KEY: InjectionKey<ColumnView> = Symbol('column')
 
 /** Fractions of the reach at which colours are asked for. */
 export const COLUMN_STOPS = [0.004, 0.03, 0.07, 0.13, 0.2, 0.28, 0.37, 0.47, 0.58, 0.7, 0.84, 1] as const
@@ -72,7 +72,7 @@ export function provideColumn(
   reachM: Ref<number>,
   held: Ref<boolean>,
   { water, screen }: Pick<Answers, 'water' | 'screen'>,
-): Column {
+): ColumnView {
   const store = useReadingStore()
   const settings = useSettingsStore()
   const skyH = computed(() => Math.round(Math.min(160, height.value * 0.255)))
@@ -172,7 +172,7 @@ export function provideColumn(
   })
   /** The colours with as much of the beams over them as there is on average. */
   const veiled = steady(() => colours.value.map(c => mixed(c, '#ffffff', beams.value / 2)))
-  const column: Column = {
+  const column: ColumnView = {
     width,
     height,
     skyH,
@@ -200,7 +200,7 @@ export function provideColumn(
   return column
 }
 
-export function useColumn(): Column {
+export function useColumn(): ColumnView {
   const column = inject(KEY)
   if (!column) throw new Error('useColumn outside a water column')
   return column

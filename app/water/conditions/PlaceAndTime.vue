@@ -8,7 +8,7 @@ import { atMinute, localTime, onDate } from '~/reading/clock'
 import { usePlace } from '~/reading/usePlace'
 import { nowMinute } from '~/reading/useReadingLink'
 import { useSpot } from '~/day/useSpot'
-import { AUTO, seasonOf, seasonOptions } from '~/words/options'
+import { AUTO, seasonOptionOf, seasonOptions } from '~/words/options'
 import Choice from '~/common/Choice.vue'
 import NumberField from '~/common/NumberField.vue'
 import ConditionGroup from '~/common/rows/ConditionGroup.vue'
@@ -111,7 +111,7 @@ function setTime(e: Event) {
     <ConditionRow label="Season" path="season">
       <Choice
         label="Season"
-        :value="s.season ? seasonOf(s.season, s.species) : AUTO"
+        :value="s.season ? seasonOptionOf(s.season, s.species) : AUTO"
         :options="seasons"
         @change="v => store.set({ season: v === AUTO ? null : v })"
       />

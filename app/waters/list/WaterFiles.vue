@@ -4,7 +4,7 @@ import { download } from '~/settings/download'
 import { useReadingStore } from '~/reading/store'
 import { useRecordsStore } from '~/records/store'
 import { firstWater } from '~/waters/first'
-import { type Entry, readFile, readingsCsv, spotsCsv, toGeoJson, watersCsv } from '~/waters/files'
+import { type WaterEntry, readFile, readingsCsv, spotsCsv, toGeoJson, watersCsv } from '~/waters/files'
 import { useWatersStore } from '~/waters/store'
 import Choice from '~/common/Choice.vue'
 import FileIn from '~/common/FileIn.vue'
@@ -29,7 +29,7 @@ async function read(name: string, text: string) {
     into.value === 'waters' ? ({ kind: 'water', like } as const) : ({ kind: 'spot', waterId: into.value } as const)
   return readFile(name, text, known.value, as, zoneAt)
 }
-const take = (writes: { id: string; body: Entry }[]) =>
+const take = (writes: { id: string; body: WaterEntry }[]) =>
   records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
 const TABLES = [
   { words: 'Waters as CSV', name: 'waters.csv', of: watersCsv },

@@ -1,4 +1,4 @@
-import type { Custom } from '#core/rules/custom'
+import { COLOURED, NOT_STAINED, type Custom } from '#core/rules/custom'
 
 /** Customs about light, wind and clarity that hold for any lure. */
 export const LIGHT_CUSTOMS: readonly Custom[] = [
@@ -118,7 +118,7 @@ export const LIGHT_CUSTOMS: readonly Custom[] = [
       visibilityM: [0.5, 2],
       sunny: [0, 0.4],
       groups: ['hard-bait', 'skirted', 'spoon', 'inshore', 'surface'],
-      tints: ['tea', 'green', 'mixed', 'brown'],
+      tints: COLOURED,
     },
     favours: { families: ['gold'] },
     strength: 0.28,
@@ -167,7 +167,7 @@ export const LIGHT_CUSTOMS: readonly Custom[] = [
   {
     id: 'night-dark',
     school: 'contrast',
-    when: { night: [0.5, 1], surface: false, tints: ['blue-clear', 'green', 'brown', 'mixed'] },
+    when: { night: [0.5, 1], surface: false, tints: NOT_STAINED },
     favours: { traits: { tone: 'dark' } },
     strength: 0.7,
     claim: 'shows',

@@ -1,4 +1,4 @@
-import type { Custom } from '#core/rules/custom'
+import { NO_TANNIN, type Custom } from '#core/rules/custom'
 
 const INSHORE = ['inshore-paddletail', 'inshore-twitchbait', 'inshore-spoon'] as const
 
@@ -113,7 +113,7 @@ export const OTHER_CUSTOMS: readonly Custom[] = [
     school: 'match',
     when: {
       notPrey: { mullet: 0.5 },
-      tints: ['blue-clear', 'green', 'brown'],
+      tints: NO_TANNIN,
       lures: [...INSHORE, 'walking-topwater', 'popper'],
       salinities: ['brackish', 'salt'],
       night: [0, 0.3],

@@ -1,4 +1,4 @@
-import type { Custom } from '#core/rules/custom'
+import { NOT_STAINED, type Custom } from '#core/rules/custom'
 
 /** Customs of spinnerbaits, bladed jigs, swim jigs and buzzbaits. */
 export const SKIRTED_CUSTOMS: readonly Custom[] = [
@@ -63,7 +63,7 @@ export const SKIRTED_CUSTOMS: readonly Custom[] = [
     school: 'contrast',
     when: {
       lures: ['spinnerbait', 'buzzbait', 'casting-jig', 'bladed-jig'],
-      tints: ['blue-clear', 'green', 'brown', 'mixed'],
+      tints: NOT_STAINED,
       night: [0.5, 1],
     },
     favours: { first: ['black'] },

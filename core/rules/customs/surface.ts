@@ -1,4 +1,4 @@
-import type { Custom } from '#core/rules/custom'
+import { NOT_STAINED, type Custom } from '#core/rules/custom'
 
 const PLUGS = ['walking-topwater', 'popper'] as const
 const FROGS = ['walking-frog', 'popping-frog'] as const
@@ -50,7 +50,7 @@ export const SURFACE_CUSTOMS: readonly Custom[] = [
     school: 'match',
     when: {
       notPrey: { mullet: 0.6, menhaden: 0.6, pilchard: 0.6, shad: 0.7 },
-      tints: ['blue-clear', 'green', 'brown', 'mixed'],
+      tints: NOT_STAINED,
       lures: PLUGS,
       sunDeg: [30, 90],
       sunny: [0.4, 1],

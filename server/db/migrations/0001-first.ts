@@ -1,10 +1,10 @@
-import type { QueryInterface } from 'sequelize'
+import type { MigrationContext } from './context'
 
 /** Anglers, the catalogue, waters and kept calls. */
 export const first = {
   name: '0001-first',
-  async up({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query(`
+  async up({ context }: { context: MigrationContext }) {
+    await context.query(`
       create table anglers (
         id uuid primary key,
         created_at timestamptz not null default now()
@@ -56,7 +56,7 @@ export const first = {
       create index calls_by_angler on calls (angler_id, kept_at desc);
     `)
   },
-  async down({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query('drop table calls, waters, finishes, lure_types, anglers')
+  async down({ context }: { context: MigrationContext }) {
+    await context.query('drop table calls, waters, finishes, lure_types, anglers')
   },
 }

@@ -1,10 +1,10 @@
-import type { QueryInterface } from 'sequelize'
+import type { MigrationContext } from './context'
 
 /** What lists read has columns and indexes of its own; the words of the catalogue and the waters are checked. */
 export const lists = {
   name: '0002-lists',
-  async up({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query(`
+  async up({ context }: { context: MigrationContext }) {
+    await context.query(`
       alter table calls add column rank integer check (rank >= 1);
       update calls set rank = place.rank
         from (
@@ -25,8 +25,8 @@ export const lists = {
       alter table finishes add constraint name_said check (name <> '');
     `)
   },
-  async down({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query(`
+  async down({ context }: { context: MigrationContext }) {
+    await context.query(`
       alter table calls drop column rank, drop constraint engine_version_said;
       drop index calls_by_water, calls_by_finish;
       alter table waters drop constraint tint_known, drop constraint kind_said, drop constraint note_bounded;

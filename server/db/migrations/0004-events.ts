@@ -1,4 +1,4 @@
-import type { QueryInterface } from 'sequelize'
+import type { MigrationContext } from './context'
 
 /**
  * What an angler's devices tell one another: events that are only ever added. `seq` orders them as they arrived, and a
@@ -7,8 +7,8 @@ import type { QueryInterface } from 'sequelize'
  */
 export const events = {
   name: '0004-events',
-  async up({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query(`
+  async up({ context }: { context: MigrationContext }) {
+    await context.query(`
       create table events (
         angler_id uuid not null references anglers (id) on delete cascade,
         id uuid not null,
@@ -23,7 +23,7 @@ export const events = {
       create index events_in_order on events (angler_id, seq);
     `)
   },
-  async down({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query('drop table events')
+  async down({ context }: { context: MigrationContext }) {
+    await context.query('drop table events')
   },
 }

@@ -1,13 +1,13 @@
-import type { QueryInterface } from 'sequelize'
+import type { MigrationContext } from './context'
 
 /**
  * What an angler has kept is added up in the row whose turn every addition takes, and the moving of one angler's
  * records to another is noted, so that it goes on wherever it was broken off.
  */
-export const turns = {
+export const anglerTurns = {
   name: '0006-turns',
-  async up({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query(`
+  async up({ context }: { context: MigrationContext }) {
+    await context.query(`
       alter table anglers
         add column events_kept bigint not null default 0 check (events_kept >= 0),
         add column event_bytes bigint not null default 0 check (event_bytes >= 0);
@@ -23,8 +23,8 @@ export const turns = {
       create index moves_to on moves (to_angler) where done_at is null;
     `)
   },
-  async down({ context: q }: { context: QueryInterface }) {
-    await q.sequelize.query(`
+  async down({ context }: { context: MigrationContext }) {
+    await context.query(`
       drop table moves;
       alter table anglers drop column events_kept, drop column event_bytes;
     `)
