@@ -6,6 +6,9 @@ import type { Finish } from '#core/lure/finish'
 import type { LureRecord } from '#shared/schema/record'
 import { type Kept, useRecordsStore } from '~/records/store'
 
+/** How the box is sorted: by what the fish sees, by where it is kept, or on a map of looks. */
+export type BoxView = 'fish' | 'place' | 'map'
+
 /** A lure of the box with what it looks like; none where the catalogue no longer has its finish. */
 export interface BoxLure extends Kept<'lure'> {
   finish: Finish | null

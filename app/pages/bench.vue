@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { SPECIES } from '#core/eye/species'
 import { SIDES } from '#core/lure/types'
@@ -14,11 +13,9 @@ import HangPicker from '~/bench/HangPicker.vue'
 import HungBar from '~/bench/HungBar.vue'
 import JarBench from '~/bench/JarBench.vue'
 import Choice from '~/common/Choice.vue'
+import { usePhone } from '~/common/usePhone'
+import { useSheet } from '~/common/useSheet'
 import NumberField from '~/common/NumberField.vue'
-import Sheet from '~/common/Sheet.vue'
-import WhereSheet from '~/water/sheets/WhereSheet.vue'
-import PlaceTabs from '~/shell/PlaceTabs.vue'
-import TopBar from '~/shell/TopBar.vue'
 import { requestOf } from '~/reading/reading'
 import { useReadingLink } from '~/reading/useReadingLink'
 import { useReadingStore } from '~/reading/store'
@@ -30,13 +27,15 @@ import { FACING_OPTIONS, JAR_WORDS, LURE_OPTIONS, cap } from '~/words/options'
 import { LIMITS } from '#shared/vocabulary'
 
 /** The bench: a bar of lures to back off from, jars on the table, and questions that make a better judge. */
+definePageMeta({ layout: false })
 useReadingLink()
 const reading = useReadingStore()
 const settings = useSettingsStore()
 const waters = useWatersStore()
 const records = useRecordsStore()
 const bench = useBenchStore()
-const phone = useMediaQuery('(max-width: 899px)')
+const phone = usePhone()
+const { covered, open } = useSheet({ hang: 'What hangs on the bar', where: 'Where and when' })
 const { length, lengthText } = useUnits()
 const s = computed(() => reading.reading)
 const api = useBenchApi()
@@ -78,7 +77,6 @@ const scene = computed(
 const TABS = ['Bar', 'Jars', 'Drills'] as const
 const tab = ref<(typeof TABS)[number]>('Bar')
 const on = (t: (typeof TABS)[number]) => !phone.value || tab.value === t
-const sheet = ref<'hang' | 'where' | null>(null)
 onMounted(() => {
   void waters.load()
   void records.load()
@@ -86,17 +84,8 @@ onMounted(() => {
 </script>
 
 <template>
-  <main
-    class="min-h-dvh bg-page text-ink"
-    :class="
-      phone
-        ? 'flex flex-col pb-14.5'
-        : 'grid h-dvh grid-cols-[minmax(0,1fr)_372px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
-    "
-  >
-    <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
-      <BenchBar @change="sheet = 'hang'" />
-    </TopBar>
+  <NuxtLayout name="place" wide desk="grid-cols-[minmax(0,1fr)_372px] grid-rows-[auto_minmax(0,1fr)]">
+    <template #bar><BenchBar @change="open('hang')" /></template>
     <nav v-if="phone" class="figure grid grid-cols-3 border-b-2 border-ink" aria-label="Parts of the bench">
       <button
         v-for="t in TABS"
@@ -114,7 +103,7 @@ onMounted(() => {
       v-show="on('Bar') || on('Jars')"
       class="min-h-0 min-w-0"
       :class="phone ? '' : 'scrolls col-1 row-2 border-r-2 border-ink'"
-      :inert="sheet !== null"
+      :inert="covered"
     >
       <template v-if="on('Bar')">
         <div class="flex flex-wrap items-center gap-x-3 border-b border-ink px-3">
@@ -188,7 +177,7 @@ onMounted(() => {
       tabindex="0"
       role="region"
       aria-label="Guess and drills"
-      :inert="sheet !== null"
+      :inert="covered"
     >
       <template v-if="!phone">
         <GuessPanel v-if="answer" :shown="answer" :guess="guess" :off-m="offM" :fish="fish" @clear="guess = []" />
@@ -197,20 +186,6 @@ onMounted(() => {
       <BoatSide v-if="on('Bar')" :api="api" :request="request" />
       <DrillPanel v-if="on('Drills')" :api="api" />
     </div>
-    <TopBar v-if="phone" class="mt-auto" part="foot" @where="sheet = 'where'">
-      <BenchBar @change="sheet = 'hang'" />
-    </TopBar>
-    <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null"><PlaceTabs foot /></div>
-    <Sheet
-      v-if="sheet"
-      :key="sheet"
-      :title="sheet === 'hang' ? 'What hangs on the bar' : 'Where and when'"
-      :phone="phone"
-      class="col-span-full!"
-      @close="sheet = null"
-    >
-      <HangPicker v-if="sheet === 'hang'" :lure="s.lure" :hung="answer?.ids ?? []" />
-      <WhereSheet v-else @close="sheet = null" />
-    </Sheet>
-  </main>
+    <template #sheet><HangPicker :lure="s.lure" :hung="answer?.ids ?? []" /></template>
+  </NuxtLayout>
 </template>

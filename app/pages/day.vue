@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { useElementSize, useMediaQuery } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { usualDepthM } from '#core/request/resolve'
-import Sheet from '~/common/Sheet.vue'
+import { usePhone } from '~/common/usePhone'
+import { useSheet } from '~/common/useSheet'
 import DayBar from '~/day/DayBar.vue'
 import DayLane from '~/day/DayLane.vue'
 import DayPrint from '~/day/DayPrint.vue'
@@ -15,9 +16,6 @@ import KeptPlans from '~/day/KeptPlans.vue'
 import PackPanel from '~/day/PackPanel.vue'
 import ShadeStrip from '~/day/ShadeStrip.vue'
 import { reachFor } from '~/water/column/useColumn'
-import PlaceTabs from '~/shell/PlaceTabs.vue'
-import TopBar from '~/shell/TopBar.vue'
-import WhereSheet from '~/water/sheets/WhereSheet.vue'
 import { calendarOf, jsonOf } from '~/day/export'
 import { useDayStore } from '~/day/store'
 import { provideDayScale } from '~/day/useDayScale'
@@ -35,13 +33,19 @@ import { useWatersStore } from '~/waters/store'
 import { counted } from '~/words/numbers'
 
 /** The day: its light and water, the lanes of the rods, and what to pack. */
+definePageMeta({ layout: false })
 useReadingLink()
 const reading = useReadingStore()
 const day = useDayStore()
 const waters = useWatersStore()
 const box = useBoxStore()
 const taught = useTaughtStore()
-const phone = useMediaQuery('(max-width: 899px)')
+const phone = usePhone()
+const { sheet, covered } = useSheet({
+  setup: 'Rods, banks and the sky',
+  plans: 'Kept plans',
+  where: 'Where and when',
+})
 const { length } = useUnits()
 
 const STOPS = [0, 0.05, 0.12, 0.22, 0.35, 0.5, 0.7, 1]
@@ -152,26 +156,19 @@ const LEGEND = [
   { words: 'a toss-up', px: 5.6, dash: '3 3' },
 ]
 
-const sheet = ref<'setup' | 'plans' | 'where' | null>(null)
-const TITLES = { setup: 'Rods, banks and the sky', plans: 'Kept plans', where: 'Where and when' }
 onMounted(() => void waters.load())
 </script>
 
 <template>
-  <main
-    class="min-h-dvh bg-page text-ink"
-    :class="
-      phone ? 'pb-32' : 'grid h-dvh grid-cols-[minmax(0,1fr)_374px] grid-rows-[auto_minmax(0,1fr)] overflow-hidden'
-    "
-  >
-    <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="sheet = 'where'">
+  <NuxtLayout name="place" wide foot="pb-32" desk="grid-cols-[minmax(0,1fr)_374px] grid-rows-[auto_minmax(0,1fr)]">
+    <template #bar>
       <DayBar :cursor-min="cursorMin" @setup="sheet = 'setup'" @plans="sheet = 'plans'" @hour="carryHour" />
-    </TopBar>
+    </template>
     <div
       ref="region"
       class="min-h-0 min-w-0"
       :class="phone ? '' : 'scrolls col-1 row-2 border-r-2 border-ink'"
-      :inert="sheet !== null"
+      :inert="covered"
     >
       <p v-if="failed" role="alert" class="border-b border-ink p-2">
         The day could not be worked out just now{{ plan ? '; the plan below is the last one' : '' }}.
@@ -238,41 +235,38 @@ onMounted(() => void waters.load())
         </span>
       </p>
     </div>
-    <!-- Above what changes with every plan, so that nothing moves under a finger. -->
-    <TopBar v-if="phone" part="foot" @where="sheet = 'where'">
-      <DayBar :cursor-min="cursorMin" @setup="sheet = 'setup'" @plans="sheet = 'plans'" @hour="carryHour" />
-    </TopBar>
-    <div
-      class="scrolls min-h-0"
-      :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
-      tabindex="0"
-      role="region"
-      aria-label="What to pack"
-      :inert="sheet !== null"
-    >
-      <PackPanel
-        :plan="plan"
-        :progress="progress"
-        :kept="kept"
-        :picked="pickedSpell"
-        @keep="keep"
-        @print="print"
-        @calendar="calendar"
-        @json="json"
-        @cancel="cancel"
-      />
-    </div>
-    <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="sheet !== null">
+    <!-- Under the bar's foot, so that nothing moves under a finger as the plan changes. -->
+    <template #below>
+      <div
+        class="scrolls min-h-0"
+        :class="phone ? 'border-t-2 border-ink' : 'col-2 row-2'"
+        tabindex="0"
+        role="region"
+        aria-label="What to pack"
+        :inert="covered"
+      >
+        <PackPanel
+          :plan="plan"
+          :progress="progress"
+          :kept="kept"
+          :picked="pickedSpell"
+          @keep="keep"
+          @print="print"
+          @calendar="calendar"
+          @json="json"
+          @cancel="cancel"
+        />
+      </div>
+    </template>
+    <template #thumb>
       <button v-if="plan" type="button" class="action w-full" @click="keep">
         {{ kept ? 'Kept' : `Pack these ${plan.pack.length}` }}: {{ Math.round(plan.packed) }} of 100
       </button>
-      <PlaceTabs foot />
-    </div>
-    <Sheet v-if="sheet" :key="sheet" :title="TITLES[sheet]" :phone="phone" class="col-span-full!" @close="sheet = null">
+    </template>
+    <template #sheet>
       <DaySetup v-if="sheet === 'setup'" />
-      <KeptPlans v-else-if="sheet === 'plans'" :date="day.date" @open="openPlan" />
-      <WhereSheet v-else @close="sheet = null" />
-    </Sheet>
+      <KeptPlans v-else :date="day.date" @open="openPlan" />
+    </template>
     <DayPrint v-if="printing && out" :out="out" :size="printing" />
-  </main>
+  </NuxtLayout>
 </template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, toRaw } from 'vue'
 import CallsPanel from '~/water/calls/CallsPanel.vue'
 import LurePicker from '~/water/calls/LurePicker.vue'
 import HintStrip from '~/water/column/HintStrip.vue'
 import WaterColumn from '~/water/column/WaterColumn.vue'
-import Sheet from '~/common/Sheet.vue'
+import { usePhone } from '~/common/usePhone'
+import { useSheet } from '~/common/useSheet'
 import PlatePanel from '~/water/plate/PlatePanel.vue'
 import KeepButton from '~/water/rods/KeepButton.vue'
 import RodsPanel from '~/water/rods/RodsPanel.vue'
@@ -14,10 +14,8 @@ import FoodSheet from '~/water/sheets/FoodSheet.vue'
 import HelpSheet from '~/water/sheets/HelpSheet.vue'
 import ReadingsSheet from '~/water/sheets/ReadingsSheet.vue'
 import KeptSheet from '~/water/sheets/KeptSheet.vue'
-import PlaceTabs from '~/shell/PlaceTabs.vue'
 import StatusLine from '~/shell/StatusLine.vue'
 import WorkingLine from '~/shell/WorkingLine.vue'
-import TopBar from '~/shell/TopBar.vue'
 import WaterBar from '~/shell/WaterBar.vue'
 import { COLUMN_STOPS } from '~/water/column/useColumn'
 import { useKeeping } from '~/kept/useKeeping'
@@ -49,9 +47,10 @@ const box = useBoxStore()
 const taught = useTaughtStore()
 const records = useRecordsStore()
 const waters = useWatersStore()
+definePageMeta({ layout: false })
 useReadingLink()
 
-const phone = useMediaQuery('(max-width: 759px), (max-height: 499px)')
+const phone = usePhone()
 const reachM = ref(3)
 const held = ref(false)
 const chosenId = ref<string | null>(null)
@@ -81,12 +80,16 @@ const answers = useScreen(() => {
 const { screen, plate, slow, failed, cancel } = answers
 const { keep } = useKeeping(answers)
 
-type SheetName = 'lures' | 'conditions' | 'waters' | 'readings' | 'food' | 'kept' | 'help' | 'plate'
-const sheet = ref<SheetName | null>(null)
-/** Open a sheet, or close the one that is open by the same word. */
-const open = (name: SheetName) => {
-  sheet.value = sheet.value === name ? null : name
-}
+const { sheet, covered, open, close } = useSheet({
+  lures: 'Which lure here?',
+  conditions: 'Conditions',
+  readings: 'Which water is it?',
+  waters: 'Waters and spots',
+  food: 'What they are eating',
+  kept: 'Kept calls',
+  help: 'Keys and words',
+  plate: 'The finish',
+})
 function choose(id: string) {
   chosenId.value = id
   if (phone.value) sheet.value = 'plate'
@@ -139,27 +142,17 @@ function fishLure(lure: LureId, finishId: string, depthM: number) {
   chosenId.value = finishId
   sheet.value = null
 }
-const TITLES: Record<SheetName, string> = {
-  lures: 'Which lure here?',
-  conditions: 'Conditions',
-  readings: 'Which water is it?',
-  waters: 'Waters and spots',
-  food: 'What they are eating',
-  kept: 'Kept calls',
-  help: 'Keys and words',
-  plate: 'The finish',
-}
 </script>
 
 <template>
-  <main class="min-h-dvh bg-page text-ink" :class="phone ? 'pb-34' : 'main-grid grid h-dvh overflow-hidden'">
-    <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="open('conditions')">
+  <NuxtLayout name="place" foot="pb-34" desk="main-grid" where="conditions" :wide="sheet === 'lures'">
+    <template #bar>
       <WaterBar :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
-    </TopBar>
+    </template>
     <div
       class="flex min-h-0 flex-col"
       :class="phone ? '' : 'col-1 row-2 border-r-2 border-ink'"
-      :inert="(phone && sheet !== null) || sheet === 'lures'"
+      :inert="(phone && covered) || sheet === 'lures'"
     >
       <HintStrip />
       <WaterColumn
@@ -185,11 +178,7 @@ const TITLES: Record<SheetName, string> = {
         </button>
       </nav>
     </div>
-    <div
-      class="flex min-h-0 min-w-0 flex-col"
-      :class="phone ? '' : 'col-[2/-1] row-2 xl:contents'"
-      :inert="sheet !== null"
-    >
+    <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'col-[2/-1] row-2 xl:contents'" :inert="covered">
       <div
         class="flex min-h-0 min-w-0 flex-col"
         :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3] xl:col-2 xl:row-2'"
@@ -199,14 +188,6 @@ const TITLES: Record<SheetName, string> = {
         <div class="relative"><WorkingLine v-if="slow" @cancel="cancel" /></div>
         <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
         <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
-        <TopBar v-if="phone" part="foot" @where="open('conditions')">
-          <WaterBar
-            :kept="calls.all.length"
-            @conditions="open('conditions')"
-            @kept="open('kept')"
-            @help="open('help')"
-          />
-        </TopBar>
       </div>
       <div
         v-if="!phone"
@@ -222,26 +203,16 @@ const TITLES: Record<SheetName, string> = {
         <PlatePanel v-if="plate" :screen="plate" @select="choose" />
       </div>
     </div>
-    <div v-if="phone" class="fixed right-0 bottom-0 left-0 z-20" :inert="sheet !== null">
-      <KeepButton bar />
-      <PlaceTabs foot />
-    </div>
-    <Sheet
-      v-if="sheet"
-      :key="sheet"
-      :title="TITLES[sheet]"
-      :phone="phone"
-      :wide="sheet === 'lures'"
-      @close="sheet = null"
-    >
+    <template #thumb><KeepButton bar /></template>
+    <template #sheet>
       <WhichLure v-if="sheet === 'lures'" :phone="phone" @conditions="open('conditions')" @fish="fishLure" />
       <ConditionsSheet v-else-if="sheet === 'conditions'" @readings="open('readings')" @waters="open('waters')" />
-      <WatersSheet v-else-if="sheet === 'waters'" @close="sheet = null" />
-      <ReadingsSheet v-else-if="sheet === 'readings'" @close="sheet = null" />
+      <WatersSheet v-else-if="sheet === 'waters'" @close="close" />
+      <ReadingsSheet v-else-if="sheet === 'readings'" @close="close" />
       <FoodSheet v-else-if="sheet === 'food'" :screen="screen" />
       <KeptSheet v-else-if="sheet === 'kept'" />
       <HelpSheet v-else-if="sheet === 'help'" />
       <PlatePanel v-else-if="sheet === 'plate' && plate" :screen="plate" class="-m-4" @select="choose" />
-    </Sheet>
-  </main>
+    </template>
+  </NuxtLayout>
 </template>

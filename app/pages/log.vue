@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import Sheet from '~/common/Sheet.vue'
-import WhereSheet from '~/water/sheets/WhereSheet.vue'
+import { usePhone } from '~/common/usePhone'
+import { useSheet } from '~/common/useSheet'
 import StartTrial from '~/log/StartTrial.vue'
 import TrialNow from '~/log/TrialNow.vue'
 import TripEnded from '~/log/TripEnded.vue'
 import OnTrip from '~/log/OnTrip.vue'
 import RigPanel from '~/log/rig/RigPanel.vue'
-import PlaceTabs from '~/shell/PlaceTabs.vue'
-import TopBar from '~/shell/TopBar.vue'
 import { useCallsStore } from '~/kept/store'
 import { useLogStore } from '~/log/store'
 import { useReadingLink } from '~/reading/useReadingLink'
@@ -20,12 +17,14 @@ import { useWatersStore } from '~/waters/store'
 const SeasonPanel = defineAsyncComponent(() => import('~/log/season/SeasonPanel.vue'))
 
 /** On the water: the trip under way, a fair test of two, and the season read back. */
+definePageMeta({ layout: false })
 useReadingLink()
 const waters = useWatersStore()
 const records = useRecordsStore()
 const calls = useCallsStore()
 const log = useLogStore()
-const phone = useMediaQuery('(max-width: 899px)')
+const phone = usePhone()
+const { covered } = useSheet({ where: 'Where and when' })
 const TABS = ['Today', 'Fair test', 'Season'] as const
 const tab = ref<(typeof TABS)[number]>('Today')
 const testing = computed(() => !!log.current?.body.trial)
@@ -38,7 +37,6 @@ watch(
   },
 )
 const ended = computed(() => log.trips.find(t => t.id === endedId.value && t.body.endedAt && !t.body.trial) ?? null)
-const where = ref(false)
 onMounted(async () => {
   void waters.load()
   void calls.load()
@@ -48,11 +46,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <main
-    class="min-h-dvh bg-page text-ink"
-    :class="phone ? 'pb-20' : 'grid h-dvh grid-cols-1 grid-rows-[auto_auto_minmax(0,1fr)] overflow-hidden'"
-  >
-    <TopBar :part="phone ? 'head' : 'whole'" @where="where = true" />
+  <NuxtLayout name="place" wide over="row-start-3!" foot="pb-20" desk="grid-cols-1 grid-rows-[auto_auto_minmax(0,1fr)]">
     <nav class="figure flex border-b-2 border-ink" aria-label="Parts of the log">
       <button
         v-for="t in TABS"
@@ -71,7 +65,7 @@ onMounted(async () => {
       tabindex="0"
       role="region"
       aria-label="The log"
-      :inert="where"
+      :inert="covered"
     >
       <p v-if="records.state !== 'here'" class="p-4" aria-busy="true">Opening the log …</p>
       <SeasonPanel v-else-if="tab === 'Season'" />
@@ -89,16 +83,5 @@ onMounted(async () => {
         <StartTrial v-else class="sm:max-w-[720px]" />
       </template>
     </div>
-    <TopBar v-if="phone" part="foot" @where="where = true" />
-    <div v-if="phone" class="fixed inset-x-0 bottom-0 z-20" :inert="where"><PlaceTabs foot /></div>
-    <Sheet
-      v-if="where"
-      title="Where and when"
-      :phone="phone"
-      class="col-span-full! col-start-1! row-start-3!"
-      @close="where = false"
-    >
-      <WhereSheet @close="where = false" />
-    </Sheet>
-  </main>
+  </NuxtLayout>
 </template>
