@@ -33,7 +33,7 @@ export function tapsByTrip(taps: readonly Tap[]): (tripId: string) => Tap[] {
 /** Whose a tap is, by the place in the crew. */
 export const whoOf = (t: Tap): number => t.body.who ?? 0
 /** The crew's names; one without a name where none was said. */
-export const crewOf = (trip: TripRecord): string[] => trip.crew ?? ['']
+export const crewOf = (trip: TripRecord): readonly string[] => trip.crew ?? ['']
 
 /** The rod in an angler's hand after some taps: until one was taken, that of the same number. */
 export const rodNow = (taps: readonly Tap[], who = 0): number =>

@@ -1,6 +1,6 @@
 /**
- * Kinds of fields a request is made of. The record of a field is the one place that knows its name, range, unit and
- * meaning.
+ * Kinds of fields that requests and kept records are made of. The record of a field is the one place that knows its
+ * name, range, unit and meaning.
  */
 interface About {
   /** What an angler calls it, as the beginning of a sentence. */
@@ -28,8 +28,21 @@ export interface WordField<W extends string = string> extends About {
 export interface PatternField extends About {
   kind: 'pattern'
   pattern: string
+  /** Most characters, where the form does not say. */
+  most?: number
   /** What to say of text of another form. */
   otherwise: string
+}
+/** An angler's own words, up to a length. */
+export interface TextField extends About {
+  kind: 'text'
+  most: number
+  /** Whether nothing at all may be said. */
+  blank?: true
+}
+/** The id of a record. */
+export interface IdField extends About {
+  kind: 'id'
 }
 /** One of several groups, told apart by the word at `kind`. */
 export interface KindsField<K = Readonly<Record<string, GroupField>>> extends About {
@@ -58,17 +71,27 @@ export interface GroupField<G = Readonly<Record<string, Field>>> extends About {
   oneOf?: { fields: readonly string[]; otherwise: string }
 }
 export type Field = (
-  NumberField | WordField | PatternField | FlagField | TimeField | ListField | GroupField | KindsField
-) & { required?: true }
+  | NumberField
+  | WordField
+  | PatternField
+  | TextField
+  | IdField
+  | FlagField
+  | TimeField
+  | ListField
+  | GroupField
+  | KindsField
+) & { required?: true; orNull?: true }
 
 /** The value of a field, and of a group of them. */
-export type ValueOf<F> = F extends { kind: 'number' }
+export type ValueOf<F> = F extends { orNull: true } ? PlainValueOf<F> | null : PlainValueOf<F>
+type PlainValueOf<F> = F extends { kind: 'number' }
   ? number
   : F extends WordField<infer W>
     ? W
     : F extends { kind: 'flag' }
       ? boolean
-      : F extends { kind: 'time' | 'pattern' }
+      : F extends { kind: 'time' | 'pattern' | 'text' | 'id' }
         ? string
         : F extends ListField<infer I>
           ? readonly ValueOf<I>[]
@@ -89,8 +112,13 @@ export const word = <const W extends string>(words: readonly W[], about: About &
   ({ kind: 'word', words, ...about }) as const satisfies WordField<W>
 export const flag = (about: About) => ({ kind: 'flag', ...about }) as const satisfies FlagField
 export const time = (about: About) => ({ kind: 'time', ...about }) as const satisfies TimeField
-export const pattern = (form: string, about: About & Pick<PatternField, 'otherwise'>) =>
+export const pattern = (form: string, about: About & Pick<PatternField, 'otherwise' | 'most'>) =>
   ({ kind: 'pattern', pattern: form, ...about }) as const satisfies PatternField
+export const text = (most: number, about: About) => ({ kind: 'text', most, ...about }) as const satisfies TextField
+/** Words that may be left out. */
+export const note = (most: number, about: About) =>
+  ({ kind: 'text', most, blank: true, ...about }) as const satisfies TextField
+export const id = (about: About) => ({ kind: 'id', ...about }) as const satisfies IdField
 export const oneKindOf = <K extends Readonly<Record<string, GroupField>>>(kinds: K, about: About) =>
   ({ kind: 'kinds', kinds, ...about }) as const satisfies KindsField<K>
 export const list = <I extends Field>(
@@ -105,3 +133,5 @@ export const group = <G extends Readonly<Record<string, Field>>>(
   oneOf?: { fields: readonly (keyof G & string)[]; otherwise: string },
 ) => ({ kind: 'group', fields, ...about, ...(oneOf ? { oneOf } : {}) }) as const satisfies GroupField<G>
 export const required = <F extends Field>(field: F) => ({ ...field, required: true }) as const
+/** A field that may say that there is nothing. */
+export const orNull = <F extends Field>(field: F) => ({ ...field, orNull: true }) as const

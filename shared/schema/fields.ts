@@ -85,9 +85,13 @@ function plainSchema(f: Field): Joi.Schema {
     case 'word':
       return wordSchema(f)
     case 'pattern':
-      return Joi.string()
+      return (f.most ? Joi.string().max(f.most) : Joi.string())
         .pattern(new RegExp(f.pattern))
         .messages({ 'string.pattern.base': `${f.name} ${f.otherwise}` })
+    case 'text':
+      return f.blank ? Joi.string().max(f.most).allow('') : Joi.string().max(f.most)
+    case 'id':
+      return uuidSchema(f.name)
     case 'kinds':
       return kindsSchema(f)
     case 'flag':
@@ -104,6 +108,7 @@ function plainSchema(f: Field): Joi.Schema {
 /** The schema of a field's record: what is checked, what its faults say, and what the API's description tells of it. */
 export function schemaOf(f: Field): Joi.Schema {
   let schema = plainSchema(f).label(f.name)
+  if (f.orNull) schema = schema.allow(null)
   if (f.about) schema = schema.description(f.about)
   return f.required ? schema.required() : schema
 }

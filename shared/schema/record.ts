@@ -1,147 +1,189 @@
-import Joi from 'joi'
-import { type DrillTopic, TOPICS } from '#core/words/drills'
-import type { Pin } from '#core/day/pins'
-import { DAY_REQUEST, type DayRequest } from '#core/day/request'
+import type Joi from 'joi'
+import { TOPICS } from '#core/words/drills'
+import { DAY_REQUEST } from '#core/day/request'
 import { MATERIALS } from '#core/paintwork/material'
 import { PARTS } from '#core/paintwork/parts'
-import { READINGS, type Reading } from '#core/request/readings'
-import { REQUEST, type Request } from '#core/request/request'
-import { momentSchema, schemaOf, uuidSchema } from '#shared/schema/fields'
+import {
+  type Field,
+  type GroupField,
+  type ValueOf,
+  flag,
+  group,
+  id,
+  list,
+  note,
+  number,
+  orNull,
+  pattern,
+  required,
+  text,
+  time,
+  whole,
+  word,
+} from '#core/request/field'
+import { READINGS } from '#core/request/readings'
+import { REQUEST } from '#core/request/request'
+import { schemaOf } from '#shared/schema/fields'
 import { LIMITS, VOCABULARY } from '#shared/vocabulary'
 
-const line = (name: string, most = 80) => Joi.string().max(most).label(name)
-const note = () => line('The note', 500).allow('')
+/*
+ * What is kept of each kind of record. A field stands here once, with its name, range and meaning: its type, what Joi
+ * checks and what the API's description says of it are made from that.
+ */
+
 const finishId = (name: string) =>
-  line(name)
-    .pattern(/^[a-z-]+\.[a-z0-9-]+$/)
-    .messages({ 'string.pattern.base': `${name} must be a finish by its id.` })
-const record = <T>(name: string, fields: Joi.SchemaMap) =>
-  Joi.object<T>(fields)
-    .label(name)
-    .messages({ 'object.unknown': `${name} holds a field Piscator does not know. Take it out or check its spelling.` })
-
-/** A stretch of a planned day with one finish on a rod, minutes of its clock. */
-export interface PlannedSpell {
-  lane: number
-  fromMin: number
-  toMin: number
-  finishId: string
-}
-
-/** A day's plan that was kept: what was asked, and what it came to then. */
-export interface PlanRecord {
-  name: string
-  waterId: string | null
-  asked: DayRequest
-  /** Changes held by hand. */
-  pins?: readonly Pin[]
-  /** What is tied on when, by rod; plans from before it was kept have none. */
-  spells?: PlannedSpell[]
-  /** What was packed, by finish. */
-  pack: string[]
-  /** Of 100: what the pack is worth beside everything. */
-  share: number
-}
+  pattern('^[a-z-]+\\.[a-z0-9-]+$', { name, most: 80, otherwise: 'must be a finish by its id.' })
+const name = (of: string, most = 80) => text(most, { name: of })
+const note500 = () => required(note(500, { name: 'The note' }))
+const latitude = () => number(LIMITS.latitude, '°', { name: 'The latitude' })
+const longitude = () => number(LIMITS.longitude, '°', { name: 'The longitude' })
+const disc = (of: string) => number(LIMITS.visibilityM, ' m', { name: of })
+const seed = () => required(whole([0, 2 ** 32], { name: 'The seed' }))
+const waterId = () => required(orNull(id({ name: 'The water' })))
+/** A rod by its place: of the twelve lanes of a day, or of the three of a trip. */
+const lane = () => required(whole([0, 7], { name: 'The rod' }))
+const rodNumber = () => required(whole([0, 2], { name: 'The rod' }))
+/** Of a day that may go on past midnight. */
+const minutes = (of: string) => required(number([0, 2880], ' min', { name: of }))
 
 /** A coat of one's own: a colour as #rrggbb, and what it is made of. */
-export interface OwnCoat {
-  colour: string
-  material: (typeof MATERIALS)[number]
-}
-
-/** A lure in the box: of the catalogue, or with coats of one's own over the catalogue's. */
-export interface LureRecord {
-  lure: (typeof VOCABULARY.lure)[number]
-  finishId: string
-  name: string
-  coats?: Partial<Record<(typeof PARTS)[number], OwnCoat>>
-  count: number
-  /** As new, used, or worn. */
-  wear: (typeof WEARS)[number]
-  keptIn: string
-  note: string
-  /** No longer carried; kept so that the record stays whole. */
-  retired: boolean
-}
-export const WEARS = ['new', 'used', 'worn'] as const
-
-type Word<K extends keyof typeof VOCABULARY> = (typeof VOCABULARY)[K][number]
-
-/** A water an angler fishes, with its usual look. */
-export interface WaterRecord {
-  name: string
-  /** In the angler's words: farm pond, reservoir. */
-  kind: string
-  latitude: number
-  longitude: number
-  /** IANA time zone of the place. */
-  zone: string
-  salinity: Word<'salinity'>
-  usualTint: Word<'tint'>
-  usualVisibilityM: number
-  /** What lives there. */
-  prey: readonly Word<'forage'>[]
-  note: string
-  /** No longer listed; kept so that what was read there stays whole. */
-  archived: boolean
-}
-
-/** How a bank stands: the bearing it looks to, bank and trees above the water here and across, and the width. */
-export interface SpotBank {
-  facingDeg: number
-  heightM: number
-  acrossHeightM: number
-  acrossM: number
-}
-
-/** A spot on a water. */
-export interface SpotRecord {
-  waterId: string
-  name: string
-  latitude: number | null
-  longitude: number | null
-  /** What is behind the lure, or the bottom. */
-  background: Word<'background'>
-  /** Weed, wood, docks, in the angler's words. */
-  cover: string
-  /** What stands there for the engine; null where it is not said. Spots from before it was kept have none. */
-  stands?: NonNullable<Request['water']['cover']> | null
-  /** null: deep, or not known. */
-  depthM: number | null
-  canopy: Word<'canopy'>
-  bank: SpotBank | null
-  note: string
-  archived: boolean
-}
-
-/** The water as it was read at a moment, by whatever readings were taken. */
-export interface ReadingRecord {
-  waterId: string | null
-  at: string
-  readings: Reading[]
-  /** Depth of a white disc: best, and nine times in ten between. */
-  visibilityM: { best: number; low: number; high: number }
-  tint: Word<'tint'>
-  temperatureC: number | null
-  note: string
-}
-
-/** A question of the bench's drills as it was answered. */
-export interface AnswerRecord {
-  topic: DrillTopic
-  seed: number
-  level: number
-  at: string
-  right: boolean
-}
+const COAT = group(
+  {
+    colour: required(
+      pattern('^#[0-9a-f]{6}$', { name: 'The colour', otherwise: 'must be written as # and six hex digits.' }),
+    ),
+    material: required(word(MATERIALS, { name: 'The material' })),
+  },
+  { name: 'A coat' },
+)
+export type OwnCoat = ValueOf<typeof COAT>
 
 /** A rod as it is rigged; line and size in the angler's own words, where they matter. */
-export interface Rod {
-  lure: Word<'lure'>
-  finishId: string
-  line?: string
-  size?: string
-}
+const ROD = group(
+  {
+    lure: required(word(VOCABULARY.lure, { name: 'The lure' })),
+    finishId: required(finishId('The finish')),
+    line: name('The line', 40),
+    size: name('The size', 40),
+  },
+  { name: 'The rod' },
+)
+export type Rod = ValueOf<typeof ROD>
+
+/** Changes of a plan that are held by hand. */
+const PIN = group(
+  {
+    lane: lane(),
+    fromMin: minutes('The start'),
+    atMin: minutes('The change'),
+    toMin: minutes('The end'),
+    before: required(finishId('The finish before')),
+    after: required(finishId('The finish after')),
+  },
+  { name: 'A held change' },
+)
+/** A stretch of a planned day with one finish on a rod, minutes of its clock. */
+const PLANNED_SPELL = group(
+  {
+    lane: lane(),
+    fromMin: minutes('The start'),
+    toMin: minutes('The end'),
+    finishId: required(finishId('The finish')),
+  },
+  { name: 'A spell' },
+)
+export type PlannedSpell = ValueOf<typeof PLANNED_SPELL>
+
+/** A day's plan that was kept: what was asked, and what it came to then. */
+const PLAN = group(
+  {
+    name: required(name('The name')),
+    waterId: waterId(),
+    asked: required(DAY_REQUEST),
+    pins: list(PIN, 40, { name: 'The held changes' }),
+    spells: list(PLANNED_SPELL, 200, {
+      name: 'The spells',
+      about: 'what is tied on when, by rod; plans from before it was kept have none',
+    }),
+    pack: required(list(finishId('What is packed'), 40, { name: 'The pack' })),
+    share: required(number([0, 100], '', { name: 'The share', about: 'what the pack is worth beside everything' })),
+  },
+  { name: 'The plan' },
+)
+export type PlanRecord = ValueOf<typeof PLAN>
+
+/** As new, used, or worn. */
+export const WEARS = ['new', 'used', 'worn'] as const
+const coats = Object.fromEntries(PARTS.map(p => [p, COAT])) as Record<(typeof PARTS)[number], typeof COAT>
+/** A lure in the box: of the catalogue, or with coats of one's own over the catalogue's. */
+const LURE = group(
+  {
+    lure: required(word(VOCABULARY.lure, { name: 'The lure' })),
+    finishId: required(finishId('The finish')),
+    name: required(name('The name')),
+    coats: group(coats, { name: 'The coats' }),
+    count: required(whole([0, 999], { name: 'The number of them' })),
+    wear: required(word(WEARS, { name: 'The wear' })),
+    keptIn: required(note(80, { name: 'Where it is kept' })),
+    note: note500(),
+    retired: required(flag({ name: 'Whether it is retired', about: 'no longer carried; kept so that it stays whole' })),
+  },
+  { name: 'The lure' },
+)
+export type LureRecord = ValueOf<typeof LURE>
+
+/** A water an angler fishes, with its usual look. */
+const WATER = group(
+  {
+    name: required(name('The name')),
+    kind: required(note(40, { name: 'The kind', about: "in the angler's words: farm pond, reservoir" })),
+    latitude: required(latitude()),
+    longitude: required(longitude()),
+    zone: required(text(60, { name: 'The time zone', about: 'IANA' })),
+    salinity: required(word(VOCABULARY.salinity, { name: 'Salinity' })),
+    usualTint: required(word(VOCABULARY.tint, { name: 'The usual tint' })),
+    usualVisibilityM: required(disc('The usual clarity')),
+    prey: required(REQUEST.fields.water.fields.prey),
+    note: note500(),
+    archived: required(flag({ name: 'Whether it is archived' })),
+  },
+  { name: 'The water' },
+)
+export type WaterRecord = ValueOf<typeof WATER>
+
+const bankFields = DAY_REQUEST.fields.bank.fields
+/** How a bank stands: the bearing it looks to, bank and trees above the water here and across, and the width. */
+const BANK = group(
+  {
+    facingDeg: required(number(bankFields.facingDeg.range, '°', { name: 'The bearing it looks to' })),
+    heightM: required(number(bankFields.heightM.range, ' m', { name: 'Its height' })),
+    acrossHeightM: required(number(bankFields.heightM.range, ' m', { name: 'The height across' })),
+    acrossM: required(number(bankFields.acrossM.range, ' m', { name: 'The width of the water' })),
+  },
+  { name: 'The bank' },
+)
+export type SpotBank = ValueOf<typeof BANK>
+
+/** A spot on a water. */
+const SPOT = group(
+  {
+    waterId: required(id({ name: 'The water' })),
+    name: required(name('The name')),
+    latitude: required(orNull(latitude())),
+    longitude: required(orNull(longitude())),
+    background: required(word(VOCABULARY.background, { name: 'The bottom' })),
+    cover: required(note(80, { name: 'The cover', about: "weed, wood, docks, in the angler's words" })),
+    stands: orNull({ ...REQUEST.fields.water.fields.cover, about: 'what stands there for the engine' }),
+    depthM: required(orNull(number(LIMITS.depthM, ' m', { name: 'The depth' }))),
+    canopy: required(word(VOCABULARY.canopy, { name: 'The canopy' })),
+    bank: required(orNull(BANK)),
+    note: note500(),
+    archived: required(flag({ name: 'Whether it is archived' })),
+  },
+  { name: 'The spot' },
+)
+export type SpotRecord = ValueOf<typeof SPOT>
+
 /** What may be the one thing that differs between the two of a fair test. */
 export const DIFFERENCES = ['finish', 'lure', 'line', 'size'] as const
 export type Difference = (typeof DIFFERENCES)[number]
@@ -149,46 +191,70 @@ export type Difference = (typeof DIFFERENCES)[number]
 export const SPOILS = ['broken', 'moved', 'sky'] as const
 export type Spoil = (typeof SPOILS)[number]
 /** A fair test of the first two rods: spells of equal casts, their order drawn from the seed beforehand. */
-export interface TrialPart {
-  differs: Difference
-  castsPerSpell: number
-  blocks: number
-  seed: number
-  /** Set before it starts: spells spoilt in these ways are left out with their pair. */
-  leaveOut: readonly Spoil[]
-}
+const TRIAL = group(
+  {
+    castsPerSpell: required(whole([1, 200], { name: 'Casts in a spell' })),
+    blocks: required(whole([1, 200], { name: 'The pairs of spells' })),
+    seed: seed(),
+    differs: required(word(DIFFERENCES, { name: 'What differs' })),
+    leaveOut: required(
+      list(word(SPOILS, { name: 'What is left out' }), SPOILS.length, {
+        name: 'What is left out',
+        about: 'set before it starts: spells spoilt in these ways are left out with their pair',
+      }),
+    ),
+  },
+  { name: 'The test' },
+)
+export type TrialPart = ValueOf<typeof TRIAL>
+
 /** A change to come: what a plan ties on a rod at its hour. */
-export interface ComingChange {
-  rod: number
-  at: string
-  finishId: string
-  /** Held by hand: a plan made anew keeps it. */
-  held?: boolean
-}
+const COMING_CHANGE = group(
+  {
+    rod: rodNumber(),
+    at: required(time({ name: 'The hour of a change' })),
+    finishId: required(finishId('What is tied on')),
+    held: flag({ name: 'Whether a change is held', about: 'by hand: a plan made anew keeps it' }),
+  },
+  { name: 'A change to come' },
+)
+export type ComingChange = ValueOf<typeof COMING_CHANGE>
+
 /** A trip on a water. What happens on it are taps of their own, so that none is ever overwritten. */
-export interface TripRecord {
-  name: string
-  waterId: string | null
-  startedAt: string
-  endedAt: string | null
-  rods: Rod[]
-  /** The conditions it began in, as a request. */
-  asked: Request
-  trial: TrialPart | null
-  note: string
-  /** Who is aboard, by name, each with the rod of the same number at first; one without a name where it is not said. */
-  crew?: string[]
-  /** Every cast is tapped: casts not tapped were not made. */
-  castsCounted?: boolean
-  /** What its plan says is still to be tied on. */
-  changes?: ComingChange[]
-  /** The plan it was rigged by. */
-  planId?: string | null
-  /** When its changes to come were planned anew. */
-  plannedAt?: string
-  /** Rods are changed by a draw from a seed, every so many minutes from a moment on. */
-  draw?: { seed: number; everyMin: number; from: string } | null
-}
+const TRIP = group(
+  {
+    name: required(note(80, { name: 'The name' })),
+    waterId: waterId(),
+    startedAt: required(time({ name: 'The start' })),
+    endedAt: required(orNull(time({ name: 'The end' }))),
+    rods: required(list(ROD, 3, { name: 'The rods', least: 1 })),
+    asked: required({ ...REQUEST, about: 'the conditions it began in' }),
+    trial: required(orNull(TRIAL)),
+    note: note500(),
+    crew: list(note(40, { name: 'A name aboard' }), 3, {
+      name: 'The crew',
+      least: 1,
+      about: 'who is aboard, by name, each with the rod of the same number at first',
+    }),
+    castsCounted: flag({ name: 'Whether casts are counted', about: 'then casts not tapped were not made' }),
+    changes: list(COMING_CHANGE, 40, { name: 'The changes to come' }),
+    planId: orNull(id({ name: 'The plan' })),
+    plannedAt: time({ name: 'When it was planned anew' }),
+    draw: orNull(
+      group(
+        {
+          seed: seed(),
+          everyMin: required(whole([1, 240], { name: 'The minutes between changes' })),
+          from: required(time({ name: 'The start of the draw' })),
+        },
+        { name: 'The draw', about: 'rods are changed by a draw from a seed, every so many minutes' },
+      ),
+    ),
+  },
+  { name: 'The trip' },
+)
+export type TripRecord = ValueOf<typeof TRIP>
+
 export const TAPS = [
   'cast',
   'bite',
@@ -207,255 +273,96 @@ export const TAPS = [
   'resume',
 ] as const
 export type TapKind = (typeof TAPS)[number]
-/** One thing that happened, on one of the rods. */
-export interface TapRecord {
-  tripId: string
-  at: string
-  what: TapKind
-  rod: number
-  /** Whose it was, by the place in the crew; the first's where it is not said. */
-  who?: number
-  /** The rod or rig was drawn by lot, not chosen. */
-  drawn?: boolean
-  /** What stood first when it was rigged, and by which engine. */
-  shown?: { engine: string; first: string[] }
-  species?: Word<'species'>
-  lengthM?: number
-  /** Kept rather than let go. */
-  kept?: boolean
-  clue?: Word<'clue'>
-  text?: string
-  rig?: Rod
-  asked?: Request
-  depthM?: number
-  /** Where it is fished from then on; null: nowhere that has a name. */
-  spotId?: string | null
-  spoil?: Spoil
-  /** Where the boat or the device was, if the angler lets that be kept. */
-  place?: Place
-}
+
 /** A point on the earth, degrees. */
-export interface Place {
-  latitude: number
-  longitude: number
+const PLACE = group({ latitude: required(latitude()), longitude: required(longitude()) }, { name: 'The place' })
+export type Place = ValueOf<typeof PLACE>
+
+/** One thing that happened, on one of the rods. */
+const TAP = group(
+  {
+    tripId: required(id({ name: 'The trip' })),
+    at: required(time({ name: 'The time' })),
+    what: required(word(TAPS, { name: 'What happened' })),
+    rod: rodNumber(),
+    who: whole([0, 2], { name: 'Who it was', about: 'by the place in the crew; the first where it is not said' }),
+    drawn: flag({ name: 'Whether it was drawn', about: 'the rod or rig was drawn by lot, not chosen' }),
+    shown: group(
+      {
+        engine: required(text(20, { name: 'The engine' })),
+        first: required(list(finishId('What stood first'), 3, { name: 'What stood first' })),
+      },
+      { name: 'What was shown', about: 'what stood first when it was rigged, and by which engine' },
+    ),
+    species: word(VOCABULARY.species, { name: 'The fish' }),
+    lengthM: number([0.02, 3], ' m', { name: 'The length' }),
+    kept: flag({ name: 'Whether it was kept', about: 'rather than let go' }),
+    clue: word(VOCABULARY.clue, { name: 'The clue' }),
+    text: text(500, { name: 'The word' }),
+    rig: ROD,
+    asked: REQUEST,
+    depthM: number(LIMITS.depthM, ' m', { name: 'The depth' }),
+    spotId: orNull(id({ name: 'The spot', about: 'where it is fished from then on; null: nowhere that has a name' })),
+    spoil: word(SPOILS, { name: 'What spoilt it' }),
+    place: { ...PLACE, about: 'where the boat or the device was, if the angler lets that be kept' },
+  },
+  { name: 'The tap' },
+)
+export type TapRecord = ValueOf<typeof TAP>
+
+/** A question of the bench's drills as it was answered. */
+const ANSWER = group(
+  {
+    topic: required(word(TOPICS, { name: 'The topic' })),
+    seed: seed(),
+    level: required(number([0, 1], '', { name: 'The level' })),
+    at: required(time({ name: 'The time' })),
+    right: required(flag({ name: 'Whether it was right' })),
+  },
+  { name: 'The answer' },
+)
+export type AnswerRecord = ValueOf<typeof ANSWER>
+
+/** The water as it was read at a moment, by whatever readings were taken. */
+const READING = group(
+  {
+    waterId: waterId(),
+    at: required(time({ name: 'The time' })),
+    readings: required({ ...READINGS, least: 0 }),
+    visibilityM: required(
+      group(
+        {
+          best: required(disc('The clarity')),
+          low: required(disc('The least clarity')),
+          high: required(disc('The most clarity')),
+        },
+        { name: 'The clarity', about: 'depth of a white disc: best, and nine times in ten between' },
+      ),
+    ),
+    tint: required(word(VOCABULARY.tint, { name: 'The tint' })),
+    temperatureC: required(orNull(number(LIMITS.temperatureC, ' °C', { name: 'The temperature' }))),
+    note: note500(),
+  },
+  { name: 'The reading' },
+)
+export type ReadingRecord = ValueOf<typeof READING>
+
+/** Every kind of record by its fields. */
+export const RECORD_FIELDS = {
+  plan: PLAN,
+  lure: LURE,
+  water: WATER,
+  spot: SPOT,
+  trip: TRIP,
+  tap: TAP,
+  answer: ANSWER,
+  reading: READING,
+} as const satisfies Record<string, GroupField<Record<string, Field>>>
+export type RecordKind = keyof typeof RECORD_FIELDS
+export type RecordOf = { [Kind in RecordKind]: ValueOf<(typeof RECORD_FIELDS)[Kind]> }
+export const RECORD_KINDS = Object.keys(RECORD_FIELDS) as RecordKind[]
+
+/** What a record of each kind is checked by. */
+export const RECORDS = Object.fromEntries(RECORD_KINDS.map(kind => [kind, schemaOf(RECORD_FIELDS[kind])])) as {
+  [Kind in RecordKind]: Joi.ObjectSchema<RecordOf[Kind]>
 }
-
-const coat = record<OwnCoat>('A coat', {
-  colour: Joi.string()
-    .pattern(/^#[0-9a-f]{6}$/)
-    .label('The colour')
-    .messages({ 'string.pattern.base': 'The colour must be written as # and six hex digits.' })
-    .required(),
-  material: Joi.string()
-    .valid(...MATERIALS)
-    .label('The material')
-    .required(),
-})
-
-const number = (name: string, [least, most]: readonly [number, number]) =>
-  Joi.number().strict().min(least).max(most).label(name)
-const whole = (name: string, [least, most]: readonly [number, number]) =>
-  Joi.number().strict().integer().min(least).max(most).label(name)
-/** Of a day that may go on past midnight. */
-const minutes = (name: string) => number(name, [0, 2880])
-const word = (name: string, words: readonly string[]) =>
-  Joi.string()
-    .valid(...words)
-    .label(name)
-const yesNo = (name: string) => Joi.boolean().strict().label(name)
-const latitude = () => number('The latitude', LIMITS.latitude)
-const longitude = () => number('The longitude', LIMITS.longitude)
-const rod = record<Rod>('The rod', {
-  lure: word('The lure', VOCABULARY.lure).required(),
-  finishId: finishId('The finish').required(),
-  line: line('The line', 40),
-  size: line('The size', 40),
-})
-const disc = (name: string) => number(name, LIMITS.visibilityM)
-/** Bearing, heights and width of a bank, by the day's own limits. */
-const bankFields = DAY_REQUEST.fields.bank.fields
-const bank = record<SpotBank>('The bank', {
-  facingDeg: number('The bearing it looks to', bankFields.facingDeg.range).required(),
-  heightM: number('Its height', bankFields.heightM.range).required(),
-  acrossHeightM: number('The height across', bankFields.heightM.range).required(),
-  acrossM: number('The width of the water', bankFields.acrossM.range).required(),
-})
-
-/** What is kept of each kind of record. */
-export const RECORDS = {
-  plan: record<PlanRecord>('The plan', {
-    name: line('The name').required(),
-    waterId: uuidSchema('The water').allow(null).required(),
-    asked: schemaOf(DAY_REQUEST).required(),
-    pins: Joi.array()
-      .items(
-        record<Pin>('A held change', {
-          lane: whole('The rod', [0, 7]).required(),
-          fromMin: minutes('The start').required(),
-          atMin: minutes('The change').required(),
-          toMin: minutes('The end').required(),
-          before: finishId('The finish before').required(),
-          after: finishId('The finish after').required(),
-        }),
-      )
-      .max(40)
-      .label('The held changes'),
-    spells: Joi.array()
-      .items(
-        record<PlannedSpell>('A spell', {
-          lane: whole('The rod', [0, 7]).required(),
-          fromMin: minutes('The start').required(),
-          toMin: minutes('The end').required(),
-          finishId: finishId('The finish').required(),
-        }),
-      )
-      .max(200)
-      .label('The spells'),
-    pack: Joi.array().items(finishId('What is packed')).max(40).label('The pack').required(),
-    share: Joi.number().strict().min(0).max(100).label('The share').required(),
-  }),
-  lure: record<LureRecord>('The lure', {
-    lure: Joi.string()
-      .valid(...VOCABULARY.lure)
-      .label('The lure')
-      .required(),
-    finishId: finishId('The finish').required(),
-    name: line('The name').required(),
-    coats: Joi.object(Object.fromEntries(PARTS.map(p => [p, coat]))).label('The coats'),
-    count: Joi.number().strict().integer().min(0).max(999).label('The number of them').required(),
-    wear: Joi.string()
-      .valid(...WEARS)
-      .label('The wear')
-      .required(),
-    keptIn: line('Where it is kept').allow('').required(),
-    note: note().required(),
-    retired: yesNo('Whether it is retired').required(),
-  }),
-  water: record<WaterRecord>('The water', {
-    name: line('The name').required(),
-    kind: line('The kind', 40).allow('').required(),
-    latitude: latitude().required(),
-    longitude: longitude().required(),
-    zone: line('The time zone', 60).required(),
-    salinity: word('Salinity', VOCABULARY.salinity).required(),
-    usualTint: word('The usual tint', VOCABULARY.tint).required(),
-    usualVisibilityM: disc('The usual clarity').required(),
-    prey: schemaOf(REQUEST.fields.water.fields.prey).required(),
-    note: note().required(),
-    archived: yesNo('Whether it is archived').required(),
-  }),
-  spot: record<SpotRecord>('The spot', {
-    waterId: uuidSchema('The water').required(),
-    name: line('The name').required(),
-    latitude: latitude().allow(null).required(),
-    longitude: longitude().allow(null).required(),
-    background: word('The bottom', VOCABULARY.background).required(),
-    cover: line('The cover').allow('').required(),
-    stands: schemaOf(REQUEST.fields.water.fields.cover).allow(null),
-    depthM: number('The depth', LIMITS.depthM).allow(null).required(),
-    canopy: word('The canopy', VOCABULARY.canopy).required(),
-    bank: bank.allow(null).required(),
-    note: note().required(),
-    archived: yesNo('Whether it is archived').required(),
-  }),
-  trip: record<TripRecord>('The trip', {
-    name: line('The name').allow('').required(),
-    waterId: uuidSchema('The water').allow(null).required(),
-    startedAt: momentSchema('The start').required(),
-    endedAt: momentSchema('The end').allow(null).required(),
-    rods: Joi.array().items(rod).min(1).max(3).label('The rods').required(),
-    asked: schemaOf(REQUEST).required(),
-    trial: record<TrialPart>('The test', {
-      castsPerSpell: whole('Casts in a spell', [1, 200]).required(),
-      blocks: whole('The pairs of spells', [1, 200]).required(),
-      seed: whole('The seed', [0, 2 ** 32]).required(),
-      differs: word('What differs', DIFFERENCES).required(),
-      leaveOut: Joi.array().items(word('What is left out', SPOILS)).unique().label('What is left out').required(),
-    })
-      .allow(null)
-      .required(),
-    note: note().required(),
-    crew: Joi.array().items(line('A name aboard', 40).allow('')).min(1).max(3).label('The crew'),
-    castsCounted: yesNo('Whether casts are counted'),
-    changes: Joi.array()
-      .items(
-        record<ComingChange>('A change to come', {
-          rod: whole('The rod', [0, 2]).required(),
-          at: momentSchema('The hour of a change').required(),
-          finishId: finishId('What is tied on').required(),
-          held: yesNo('Whether a change is held'),
-        }),
-      )
-      .max(40)
-      .label('The changes to come'),
-    planId: uuidSchema('The plan').allow(null),
-    plannedAt: momentSchema('When it was planned anew'),
-    draw: record<NonNullable<TripRecord['draw']>>('The draw', {
-      seed: whole('The seed', [0, 2 ** 32]).required(),
-      everyMin: whole('The minutes between changes', [1, 240]).required(),
-      from: momentSchema('The start of the draw').required(),
-    }).allow(null),
-  }),
-  tap: record<TapRecord>('The tap', {
-    tripId: uuidSchema('The trip').required(),
-    at: momentSchema('The time').required(),
-    what: word('What happened', TAPS).required(),
-    rod: whole('The rod', [0, 2]).required(),
-    who: whole('Who it was', [0, 2]),
-    drawn: yesNo('Whether it was drawn'),
-    shown: record<NonNullable<TapRecord['shown']>>('What was shown', {
-      engine: line('The engine', 20).required(),
-      first: Joi.array().items(finishId('What stood first')).max(3).label('What stood first').required(),
-    }),
-    species: word('The fish', VOCABULARY.species),
-    lengthM: number('The length', [0.02, 3]),
-    kept: yesNo('Whether it was kept'),
-    clue: word('The clue', VOCABULARY.clue),
-    text: line('The word', 500),
-    rig: rod,
-    asked: schemaOf(REQUEST),
-    depthM: number('The depth', LIMITS.depthM),
-    spotId: uuidSchema('The spot').allow(null),
-    spoil: word('What spoilt it', SPOILS),
-    place: record<Place>('The place', { latitude: latitude().required(), longitude: longitude().required() }),
-  }),
-  answer: record<AnswerRecord>('The answer', {
-    topic: word('The topic', TOPICS).required(),
-    seed: Joi.number()
-      .strict()
-      .integer()
-      .min(0)
-      .max(2 ** 32)
-      .label('The seed')
-      .required(),
-    level: number('The level', [0, 1]).required(),
-    at: momentSchema('The time').required(),
-    right: yesNo('Whether it was right').required(),
-  }),
-  reading: record<ReadingRecord>('The reading', {
-    waterId: uuidSchema('The water').allow(null).required(),
-    at: momentSchema('The time').required(),
-    readings: schemaOf({ ...READINGS, least: 0 }).required(),
-    visibilityM: record('The clarity', {
-      best: disc('The clarity').required(),
-      low: disc('The least clarity').required(),
-      high: disc('The most clarity').required(),
-    }).required(),
-    tint: word('The tint', VOCABULARY.tint).required(),
-    temperatureC: number('The temperature', LIMITS.temperatureC).allow(null).required(),
-    note: note().required(),
-  }),
-} as const
-
-export type RecordKind = keyof typeof RECORDS
-export interface RecordOf {
-  plan: PlanRecord
-  lure: LureRecord
-  water: WaterRecord
-  spot: SpotRecord
-  reading: ReadingRecord
-  answer: AnswerRecord
-  trip: TripRecord
-  tap: TapRecord
-}
-export const RECORD_KINDS = Object.keys(RECORDS) as RecordKind[]

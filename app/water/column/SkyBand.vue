@@ -46,15 +46,19 @@ const sun = computed(() => ({ x: xOf(minute.value), y: yOf(deg.value) - (deg.val
 /** Minute at which the sun stands highest, and how long before and after the path is flat. */
 const highest = computed(() => path.value.reduce((a, b) => (b.deg > a.deg ? b : a)).minute)
 const FLAT_MIN = 150
+/** Breadth of an hour's two figures, px. */
+const FIGURES_PX = 16
 const ticks = computed(() =>
   path.value
     .filter(p => p.minute % 180 === 0 && p.deg > 3)
     .map(p => {
       const x = xOf(p.minute)
-      // The cloud's own words hide what is behind them, and the sun wants room for itself.
-      const clear = (x < cloudX.value - 8 || x > cloudX.value + 104) && Math.abs(x - sun.value.x) > SUN_PX
       // Where the path is steep its hours stand outside it, else under it.
       const side = Math.abs(p.minute - highest.value) < FLAT_MIN ? 0 : Math.sign(p.minute - highest.value)
+      const middle = x + side * (8 + FIGURES_PX / 2)
+      const clearOf = (from: number, to: number) => middle + FIGURES_PX / 2 < from || middle - FIGURES_PX / 2 > to
+      // The cloud's own words and its handle hide what is behind them, and the sun wants room for itself.
+      const clear = clearOf(cloudX.value - 12, cloudX.value + 104) && Math.abs(x - sun.value.x) > SUN_PX
       return { x, y: yOf(p.deg), h: p.minute / 60, clear, side }
     }),
 )
