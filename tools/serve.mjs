@@ -2,7 +2,7 @@
  * Starts the built server by hand or under a supervisor: on loopback unless NITRO_HOST says otherwise, with a session
  * secret long enough and a database brought up to date, or not at all. `./run demo` starts it the same way.
  */
-import { existsSync, readdirSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
 
@@ -21,10 +21,7 @@ const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 5
 try {
   await client.connect()
   const { rows } = await client.query('select name from "SequelizeMeta" order by name')
-  const wanted = readdirSync(new URL('../server/db/migrations/', import.meta.url))
-    .sort()
-    .at(-1)
-    .replace('.ts', '')
+  const wanted = JSON.parse(readFileSync(new URL('../server/db/migrations/names.json', import.meta.url), 'utf8')).at(-1)
   if (rows.at(-1)?.name !== wanted) fail(`The database is not up to date (it lacks ${wanted}): npm run migrate`)
 } catch (error) {
   if (error.code === '42P01') fail('The database is empty. Bring it up to date first:  npm run migrate')

@@ -116,7 +116,8 @@ if (needsServer) {
         // Nothing waits for how lines are written: that is read in what the browser's tests leave.
         lines = readLines()
         const port = await freePort()
-        const server = spawn('node', ['.output/server/index.mjs'], {
+        // By the door that it is started by elsewhere.
+        const server = spawn('node', ['tools/serve.mjs'], {
           env: { ...process.env, ...env, NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port) },
           stdio: ['ignore', 'ignore', 'inherit'],
         })

@@ -6,9 +6,16 @@ import { ownWaters } from './0005-own-waters'
 import { anglerTurns } from './0006-turns'
 import { leaned } from './0007-leaned'
 import type { Migration } from './context'
+import names from './names.json' with { type: 'json' }
 
-/** Every migration in its order: what the runner runs, and what the server holds the database against. */
-export const MIGRATIONS: readonly Migration[] = [first, lists, identity, events, ownWaters, anglerTurns, leaned]
+const WRITTEN: readonly Migration[] = [first, lists, identity, events, ownWaters, anglerTurns, leaned]
+
+/** Every migration in the order of names.json, by which the runner goes, the server and whoever starts it. */
+export const MIGRATIONS: readonly Migration[] = names.map(name => {
+  const migration = WRITTEN.find(m => m.name === name)
+  if (!migration) throw new Error(`no migration is called ${name}`)
+  return migration
+})
 
 /** The newest state of the schema this code knows. */
 export const SCHEMA = MIGRATIONS.at(-1)!.name
