@@ -64,7 +64,11 @@ app_start() {
   echo "$pid" > "$APP_PID"
   for _ in $(seq 1 150); do
     # By its number alone: in its first moment the new process does not bear its own name yet.
-    kill -0 "$pid" 2>/dev/null || { tail -n 30 "$STATE/app.start.log" >&2; fail "The app stopped while starting."; }
+    kill -0 "$pid" 2>/dev/null || {
+      tail -n 30 "$STATE/app.start.log" >&2
+      devices_stop
+      fail "The app stopped while starting."
+    }
     if node -e "fetch('http://$APP_HOST:$APP_PORT/api/v1/health').then(r => process.exit(r.ok ? 0 : 1), () => process.exit(1))"; then
       say "Piscator is on http://$APP_HOST:$APP_PORT   (./run stop ends it)"
       return
