@@ -27,7 +27,7 @@ export function useAnswerTo<Ask, Answer>(work: (ask: Ask) => Promise<Answer>, as
       again = false
       const q = ask()
       try {
-        const got = q && (await work(JSON.parse(JSON.stringify(q)) as Ask))
+        const got = q && (await work(q))
         // What is older than the newest question is not shown.
         if (!again) answer.value = got
         failed.value = false

@@ -38,7 +38,8 @@ export function loggedTrip(trip: Trip, taps: readonly Tap[], nowMs: number): Log
   const startMs = Date.parse(body.startedAt)
   const endMs = body.endedAt ? Date.parse(body.endedAt) : nowMs
   const minute = (at: number) => Math.max(0, (at - startMs) / 60_000)
-  const stints = crewOf(body).flatMap((_, who) => stintsOf(trip, taps, who, minute, minute(endMs)))
+  const begun = body.trial ? trialOf(body, taps).begun : []
+  const stints = crewOf(body).flatMap((_, who) => stintsOf(trip, taps, begun, who, minute, minute(endMs)))
   return {
     id: trip.id,
     water: body.waterId,
@@ -51,10 +52,14 @@ export function loggedTrip(trip: Trip, taps: readonly Tap[], nowMs: number): Log
   }
 }
 
-/** One angler's stretches of a trip; minutes in a pause are told with the stretch they fall in. */
+/**
+ * One angler's stretches of a trip; minutes in a pause are told with the stretch they fall in.
+ * @param blocks the tap of each block's first cast, where it is a fair test
+ */
 function stintsOf(
   { body }: Trip,
   taps: readonly Tap[],
+  blocks: readonly string[],
   who: number,
   minute: (at: number) => number,
   endMin: number,
@@ -65,7 +70,6 @@ function stintsOf(
   const now: InHand = { rod: first, rig: rods[first]!, spot: null, asked: body.asked, depthM: depths[first]! }
   const castsCounted = areCastsCounted(body)
   let drawn = body.trial !== null
-  const blocks = body.trial ? trialOf(body, taps).begun : []
   /** Blocks of the fair test that are begun; what was in hand before the first cast is of the first. */
   let block = body.trial ? 1 : null
   const stints: Stint[] = []

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Lean } from '#core/ranking/judge'
 import { ENGINE_VERSION } from '#core/ranking/version'
+import { sureVerdictOf } from '#core/season-learning/effect'
 import type { SeasonAnswer } from '#core/season-learning/season'
 import { useRecordsStore } from './store'
 import { useSettingsStore } from '~/settings/store'
@@ -33,9 +34,9 @@ export const useTaughtStore = defineStore('taught', () => {
   const settings = useSettingsStore()
   const records = useRecordsStore()
   const stored = useDeviceStorage<Taught>('piscator.taught', NOTHING)
-  /** What another engine was taught says nothing of this one's schools. */
   /** What a made-up log teaches is shown while that is looked through, and never leaned on. */
   const ofMadeUp = shallowRef(NOTHING)
+  /** What another engine was taught says nothing of this one's schools. */
   const taught = computed(() => {
     if (records.isMadeUp) return ofMadeUp.value
     return stored.value.engine === ENGINE_VERSION ? stored.value : NOTHING
@@ -50,7 +51,7 @@ export const useTaughtStore = defineStore('taught', () => {
           low: e.low,
           high: e.high,
           hours: e.hours,
-          sure: e.chanceBetter >= 0.9 || e.chanceBetter <= 0.1,
+          sure: sureVerdictOf(e) !== null,
         }
     const shifts = Object.fromEntries(weights.schools.flatMap(s => (s.shift === 0 ? [] : [[s.id, s.shift]])))
     const told = { engine: ENGINE_VERSION, leaned: weights.leaned, shifts, finishes }

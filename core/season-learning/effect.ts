@@ -35,8 +35,18 @@ export const LEAST = { hours: 1, lureBites: 8, placeTrips: 3, placeHours: 2 } as
 /** "Better" and "worse" are said from here. */
 export const SURE = 0.9
 /** Eight in ten lie within so many standard deviations. */
-const EIGHT_IN_TEN = 1.28
+export const EIGHT_IN_TEN = 1.28
 const [TENS, A_SEASON] = [10, 500] as const
+
+/** Better or worse than its fellows, where that may be said and is sure; null where it is not. */
+export function sureVerdictOf({
+  says,
+  chanceBetter,
+}: Pick<Effect, 'says' | 'chanceBetter'>): 'better' | 'worse' | null {
+  if (!says) return null
+  if (chanceBetter >= SURE) return 'better'
+  return 1 - chanceBetter >= SURE ? 'worse' : null
+}
 
 /** How many more compared bites would make sure, in tens; null: more than a season's. */
 export const moreNeeded = (bites: number, mean: number, sd: number): number | null => {

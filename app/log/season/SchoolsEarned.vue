@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { EIGHT_IN_TEN } from '#core/season-learning/effect'
 import type { SeasonAnswer } from '#core/season-learning/season'
 import { SCHOOLS } from '#core/words/schools'
 import { EARNED, LEAST_LEANED } from '#core/season-learning/weights'
@@ -17,7 +18,8 @@ const span = (mean: number, sd: number, k: number) => ({
   left: at(mean - k * sd),
   right: `calc(100% - ${at(mean + k * sd)})`,
 })
-const [EIGHT_IN_TEN, ALMOST_ALL] = [1.28, 2.58] as const
+/** Ninety-nine in a hundred lie within so many standard deviations. */
+const ALMOST_ALL = 2.58
 const times = (ln: number) => Math.exp(ln).toFixed(2)
 /** Evidence by tenfolds, from a tenth to a hundred. */
 const bet = (e: number) => `${Math.max(0, Math.min(100, (100 * (Math.log10(Math.max(0.1, e)) + 1)) / 3))}%`

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Effect } from '#core/season-learning/effect'
+import { type Effect, sureVerdictOf } from '#core/season-learning/effect'
 import { useFinish } from '~/box/useFinish'
 import { useEffectNames } from './useEffectNames'
 import { counted } from '~/words/numbers'
@@ -29,11 +29,11 @@ const groups = computed(() => {
 const isFinish = (e: Effect) => e.level === 'finish'
 function verdict(e: Effect): string {
   if (!e.says) return 'too little fished to say'
-  if (e.chanceBetter >= 0.9) return 'better'
-  if (e.chanceBetter <= 0.1) return 'worse'
+  const sure = sureVerdictOf(e)
+  if (sure) return sure
   return e.moreBites === null ? 'too few to say' : `about ${e.moreBites} more bites to say`
 }
-const isSure = (e: Effect) => e.says !== null && (e.chanceBetter >= 0.9 || e.chanceBetter <= 0.1)
+const isSure = (e: Effect) => sureVerdictOf(e) !== null
 const short = (v: number) => v.toFixed(v < 9.95 ? 2 : 0)
 const figures = (e: Effect) => `${short(e.times)} times, ${short(e.low)} to ${short(e.high)}`
 </script>

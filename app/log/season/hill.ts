@@ -1,7 +1,7 @@
+import { EIGHT_IN_TEN } from '#core/season-learning/effect'
+
 /** The picture of "times" runs from a third to three times, by doublings. */
 const DOUBLINGS = Math.log2(3)
-/** Eight in ten lie within so many standard deviations. */
-const EIGHT_IN_TEN = 1.28
 /** A hill this narrow is drawn at full height, wider ones as much lower: standard deviation of the logarithm. */
 const NARROW = 0.14
 const [FROM, TO, STEP] = [-3, 3, 0.25] as const
