@@ -104,18 +104,20 @@ test.describe('a worker that fails', () => {
     await expect.poll(() => firstCall(page).getAttribute('data-finish')).not.toBe(before)
   })
   test('where nothing can be loaded it is said in words, and mended by itself', async ({ page, context, baseURL }) => {
-    // Everything of the first load, but not what is fetched when a worker has failed.
-    await context.route(/engine\.worker/, r => r.abort())
-    let away = true
-    await context.route(`${baseURL}/_nuxt/**`, async (route, request) => {
-      const late = await page.evaluate(() => document.querySelector('main') !== null).catch(() => false)
-      if (away && late && request.resourceType() === 'script') return route.abort()
-      return route.fallback()
+    // The page comes whole, and only then is there nothing more to be had: its worker is asked for before.
+    let away = false
+    await context.route(/engine\.worker/, async r => {
+      await page.getByRole('slider').first().waitFor()
+      away = true
+      return r.abort()
     })
+    await context.route(`${baseURL}/_nuxt/**`, (route, request) =>
+      away && request.resourceType() === 'script' ? route.abort() : route.fallback(),
+    )
     await page.setViewportSize(SIZES.desk)
     await page.goto('/')
     await expect(page.getByText('The ranking cannot be worked out just now')).toBeVisible({ timeout: 15_000 })
-    away = false
+    await context.unrouteAll()
     await page.reload()
     await expect(firstCall(page)).toBeVisible({ timeout: 15_000 })
   })
