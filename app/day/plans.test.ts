@@ -87,7 +87,14 @@ describe('a day’s plan', () => {
     day.setHour(9, { cloud: 0.1, rain: true })
     const asked = structuredClone(JSON.parse(JSON.stringify(day.request))) as PlanRecord['asked']
     const was = structuredClone(JSON.parse(JSON.stringify(day.set))) as typeof day.set
-    const body: PlanRecord = { name: 'x', waterId: null, asked: { ...asked, date: '2026-07-04' }, pack: [], share: 90 }
+    const body: PlanRecord = {
+      name: 'x',
+      waterId: null,
+      asked: { ...asked, date: '2026-07-04' },
+      spells: [],
+      pack: [],
+      share: 90,
+    }
     const { open } = plans()
     for (const copy of [true, false]) {
       setActivePinia(createPinia())

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { ownFinish } from '#core/box/own'
 import { finishById } from '#core/lure/finish'
+import { ENGINE_VERSION } from '#core/ranking/version'
 import type { Asked } from '~/water/useScreen'
 import type { ScreenModel } from '~/water/model'
 import { useRecordsStore } from '~/records/store'
@@ -20,10 +21,7 @@ const answering = (status: number, body: unknown) => {
 }
 
 describe('records moved by a code', () => {
-  const heard = () => [
-    vi.spyOn(useCallsStore(), 'load').mockResolvedValue(),
-    vi.spyOn(useRecordsStore(), 'hearAnew').mockResolvedValue(),
-  ]
+  const heard = () => [vi.spyOn(useRecordsStore(), 'hearAnew').mockResolvedValue()]
   it('are those of a new code, which is shown', async () => {
     const fetch = answering(200, { code: 'AB-CD' })
     const { make, code, words, busy } = useRecovery()
@@ -79,7 +77,9 @@ describe('a call is kept', () => {
   }
   const keeping = (finish: { id: string; name: string } | null) => {
     const keep = vi.spyOn(useCallsStore(), 'keep').mockReturnValue(undefined as never)
-    const screen = ref(finish && ({ call: { finish } } as ScreenModel))
+    const screen = ref(
+      finish && ({ call: { finish, rank: 2 }, rows: [{ finishId: 'jerkbait.white' }] } as unknown as ScreenModel),
+    )
     return { sent: keep, ...useKeeping({ screen, asked: ref(asked) }) }
   }
   it('with the question it answered, but for how it was to be told', () => {
@@ -87,7 +87,14 @@ describe('a call is kept', () => {
     expect(hindrance.value).toBe('')
     keep()
     const { limit: _l, units: _u, ...question } = asked.request
-    expect(sent.mock.calls[0]!.slice(0, 2)).toEqual([question, finishById('jerkbait.bone')])
+    expect(sent.mock.calls[0]![0]).toEqual({
+      asked: question,
+      tiedOn: 'jerkbait.bone',
+      name: 'Bone',
+      waterId: null,
+      rank: 2,
+      shown: { engine: ENGINE_VERSION, first: ['jerkbait.white'] },
+    })
   })
   it('not of colours of one’s own, and not before there is one', () => {
     const coats = { belly: { colour: '#101010', material: 'matte' } } as const

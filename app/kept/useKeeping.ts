@@ -1,9 +1,14 @@
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
 import { type Answers, useAnswers } from '~/water/useScreen'
+import { ENGINE_VERSION } from '#core/ranking/version'
+import { keptQuestion } from '#shared/keptQuestion'
 import { useTaughtStore } from '~/records/taught'
 import { useSettingsStore } from '~/settings/store'
 import { useCallsStore } from './store'
+
+/** So many that stood first are kept with a call. */
+const SHOWN = 3
 
 /** Keep the chosen finish with the question it answered, both from the answer that is seen, and take that back. */
 export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> = useAnswers()) {
@@ -20,11 +25,17 @@ export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> 
   )
 
   function keep(): void {
-    if (!selected.value || !asked.value || hindrance.value) return
+    if (!screen.value || !selected.value || !asked.value || hindrance.value) return
     const { limit: _limit, units: _units, ...request } = asked.value.request
-    calls.keep(request, selected.value, asked.value.waterId, {
-      exactPlace: settings.exactPlace,
-      leaned: taught.leaned,
+    const { id, name } = selected.value
+    calls.keep({
+      asked: keptQuestion(request, settings.exactPlace),
+      tiedOn: id,
+      name,
+      waterId: asked.value.waterId,
+      rank: screen.value.call.rank,
+      shown: { engine: ENGINE_VERSION, first: screen.value.rows.slice(0, SHOWN).map(r => r.finishId) },
+      ...(taught.leaned ? { leaned: taught.leaned } : {}),
     })
   }
   return { selected, hindrance, keep, justKept: computed(() => calls.last), takeBack: calls.takeBack }

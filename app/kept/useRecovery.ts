@@ -1,13 +1,11 @@
 import { ref } from 'vue'
 import type { Fault } from '#shared/faults'
 import { useRecordsStore } from '~/records/store'
-import { useCallsStore } from './store'
 
 const AWAY = 'The server does not answer just now. Try again in a moment.'
 
 /** Move a device's records by a code that was written down: make one here, or type one made elsewhere. */
 export function useRecovery() {
-  const calls = useCallsStore()
   const records = useRecordsStore()
   const code = ref('')
   const words = ref('')
@@ -40,7 +38,7 @@ export function useRecovery() {
     const response = await ask('recover', { code: typed.trim() })
     if (response?.ok) {
       words.value = 'The records of that code are on this device now, with what was kept here.'
-      await Promise.all([calls.load(), records.hearAnew()])
+      await records.hearAnew()
       return
     }
     const faults = response?.status === 422 ? ((await response.json()) as { errors: Fault[] }).errors : []

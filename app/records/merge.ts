@@ -1,4 +1,5 @@
 import type { RecordKind } from '#shared/schema/record'
+import { upToDate } from '#shared/recordVersion'
 import type { SyncEvent } from '#shared/schema/sync'
 
 /** Whether one change stands over another to the same record: the later does, of equals the greater id. */
@@ -13,7 +14,7 @@ export type PresentRecord = Map<RecordKind, Map<string, SyncEvent>>
 /** Take events in; tells whether anything stands differently now. */
 export function takeIn(standing: PresentRecord, events: readonly SyncEvent[]): boolean {
   let changed = false
-  for (const event of events) {
+  for (const event of events.map(upToDate)) {
     let records = standing.get(event.kind)
     if (!records) standing.set(event.kind, (records = new Map()))
     const known = records.get(event.recordId)

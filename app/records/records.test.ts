@@ -212,7 +212,7 @@ describe('records', () => {
     await store.put('lure', lure('Bone'))
     await comes(() => expect(asked).toEqual(['/api/v1/device']))
     answer(new Response(null, { status: 204 }))
-    await comes(() => expect(asked).toEqual(['/api/v1/device', '/api/v1/sync']))
+    await comes(() => expect(asked.slice(0, 2)).toEqual(['/api/v1/device', '/api/v1/sync']))
   })
   it('written in one tab are seen in the other at once', async () => {
     fakeServer().away = true

@@ -1,10 +1,11 @@
 import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowReactive, shallowRef } from 'vue'
 import type { Fault } from '#shared/faults'
 import type { RecordKind, RecordOf } from '#shared/schema/record'
 import type { SyncAnswer, SyncEvent } from '#shared/schema/sync'
+import { versionOf } from '#shared/recordVersion'
 import { AT_ONCE } from '#shared/sync'
 import { backoff } from '~/common/backoff'
 import { forgetWritten, leftInLog, writeAhead } from './writeAheadLog'
@@ -51,7 +52,11 @@ export const useRecordsStore = defineStore('records', () => {
   /** Counts changes of what stands. */
   const changes = ref(0)
   const unsent = ref(0)
+  /** What of it this page knows, by its id. */
+  const waiting = shallowReactive(new Map<string, SyncEvent>())
   const state = ref<'loading' | 'here'>('loading')
+  /** What answered when the server was asked last. */
+  const health = ref<'unknown' | 'ok' | 'database-away' | 'server-away'>('unknown')
   /** What keeps a change from lasting: no room on the device, or no store at all. */
   const trouble = ref<'full' | 'passing' | 'quota' | null>(null)
   /** What the server would not take: it stays on this device until it is corrected, or dropped by hand. */
@@ -85,7 +90,9 @@ export const useRecordsStore = defineStore('records', () => {
     const moment = moments
     const shelved = await here.unsentCount()
     if (moment !== moments) return count(here)
-    return (unsent.value = shelved + spilt.size + onTheirWay)
+    unsent.value = shelved + spilt.size + onTheirWay
+    if (!unsent.value) waiting.clear()
+    return unsent.value
   }
 
   async function lookThrough(): Promise<void> {
@@ -112,7 +119,7 @@ export const useRecordsStore = defineStore('records', () => {
     // The app or the server may be another by now, and take it.
     await here.tryRefused()
     if (takeIn(standing, await here.all())) changes.value++
-    await count(here)
+    if (await count(here)) for (const e of await here.unsent(unsent.value)) waiting.set(e.id, e)
     if (lookingThrough.value) await lookThrough()
     state.value = 'here'
     listen()
@@ -153,6 +160,11 @@ export const useRecordsStore = defineStore('records', () => {
     return list
   }
 
+  /** Records of a kind of which a change is not sent yet. */
+  function unsentOf(kind: RecordKind): ReadonlySet<string> {
+    return new Set([...waiting.values()].filter(e => e.kind === kind).map(e => e.recordId))
+  }
+
   /** Put in the event store what was made here, or hold it where there is no room. */
   async function shelve(here: EventStore, events: readonly SyncEvent[]): Promise<void> {
     try {
@@ -170,11 +182,14 @@ export const useRecordsStore = defineStore('records', () => {
       const known = (madeUp.value ?? standing).get(kind)?.get(id)
       latestMs = Math.max(Date.now(), latestMs + 1, known ? Date.parse(known.at) + 1 : 0)
       const plain = body === null ? null : (JSON.parse(JSON.stringify(body)) as SyncEvent['body'])
-      return { id: newId(), kind, recordId: id, at: new Date(latestMs).toISOString(), body: plain }
+      const at = new Date(latestMs).toISOString()
+      const version = versionOf(kind)
+      return { id: newId(), kind, recordId: id, at, ...(version > 1 ? { version } : {}), body: plain }
     })
     takeIn(madeUp.value ?? standing, events)
     changes.value++
     if (madeUp.value) return
+    for (const e of events) waiting.set(e.id, e)
     unsent.value += events.length
     onTheirWay += events.length
     moments++
@@ -231,6 +246,7 @@ export const useRecordsStore = defineStore('records', () => {
     const told = ids.flatMap(id => spilt.get(id) ?? [])
     forgetWritten(told)
     for (const { id } of told) spilt.delete(id)
+    for (const id of ids) waiting.delete(id)
   }
 
   async function setAside(here: EventStore, some: readonly RefusedEvent[]): Promise<void> {
@@ -296,14 +312,25 @@ export const useRecordsStore = defineStore('records', () => {
       const here = await open()
       await gather(here)
       while (await exchange(here));
+      health.value = 'ok'
       well()
     } catch {
+      await checkHealth()
       again()
     } finally {
       syncing = null
     }
     // What was written while the last exchange was under way goes now.
     if (!waits() && (await count(await open()))) void sync()
+  }
+
+  async function checkHealth(): Promise<void> {
+    try {
+      const response = await fetch('/api/v1/health')
+      health.value = response.ok ? 'ok' : 'database-away'
+    } catch {
+      health.value = 'server-away'
+    }
   }
 
   /** Hear everything from the beginning: this device is another angler's now, whose events came before. */
@@ -330,6 +357,8 @@ export const useRecordsStore = defineStore('records', () => {
     takeMadeUpAway,
     state,
     unsent,
+    unsentOf,
+    health,
     trouble,
     refused,
     words,

@@ -11,6 +11,7 @@ const title = computed(() => (n.value === 1 ? 'One change was not taken' : `${n.
 
 /** What each kind is called, and the place where it is changed. */
 const KINDS: Record<RecordKind, { words: string; to: string; place: string }> = {
+  call: { words: 'Call', to: '/', place: 'Water' },
   plan: { words: 'Plan', to: '/day', place: 'Day' },
   lure: { words: 'Lure', to: '/box', place: 'Box' },
   water: { words: 'Water', to: '/', place: 'Water' },

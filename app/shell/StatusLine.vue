@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useCallsStore } from '~/kept/store'
+import { useRecordsStore } from '~/records/store'
 
 /** Plain words when something is away; nothing at all when all is well. */
 const props = defineProps<{ failed: boolean }>()
-const calls = useCallsStore()
+const records = useRecordsStore()
 const waits = computed(() => {
-  const n = calls.toSend.filter(w => w.kind === 'keep').length
+  const n = records.unsentOf('call').size
   if (!n) return 'Calls you keep stay on this device until then.'
   return n === 1
     ? 'One call waits on this device and will be sent.'
@@ -16,23 +16,17 @@ const AWAY = {
   'database-away': 'Your records cannot be reached just now.',
   'server-away': "Piscator's server does not answer.",
 } as const
-const refusal = computed(() => {
-  const [first] = calls.refused
-  return first
-    ? `The server would not keep “${first.tiedOn.name}”. It is still on this device: look under Kept to mend it.`
-    : null
-})
 /** What is wrong, and what that means: the second in small on a phone, where the list is to stay in sight. */
 const words = computed(() => {
   if (props.failed) {
     const rest = 'Part of Piscator is missing. It is tried again by itself.'
     return { wrong: 'The ranking cannot be worked out just now.', rest }
   }
-  const { health } = calls
+  const { health } = records
   if (health === 'database-away' || health === 'server-away') {
     return { wrong: AWAY[health], rest: `The ranking goes on: it is worked out here, in the browser. ${waits.value}` }
   }
-  return refusal.value ? { wrong: refusal.value, rest: '' } : null
+  return null
 })
 </script>
 

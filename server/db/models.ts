@@ -4,11 +4,8 @@ import {
   type InferAttributes,
   type InferCreationAttributes,
   Model,
-  type NonAttribute,
   type Sequelize,
 } from 'sequelize'
-import type { Request } from '#core/request/request'
-import type { Answer } from '#core/ranking/answer'
 
 /** An angler: so far a device with a signed cookie, no name and no password. */
 export class Angler extends Model<InferAttributes<Angler>, InferCreationAttributes<Angler>> {
@@ -23,32 +20,9 @@ export class Angler extends Model<InferAttributes<Angler>, InferCreationAttribut
   declare createdAt: CreationOptional<Date>
 }
 
-/** A lure type of the catalogue, seeded from the core's records. */
-export class LureTypeRow extends Model<InferAttributes<LureTypeRow>, InferCreationAttributes<LureTypeRow>> {
-  declare id: string
-  declare words: string
-  declare groupName: string
-  declare surface: boolean
-  declare salt: boolean
-  declare runsFromM: number
-  declare runsToM: number
-}
-
-/** A finish of the catalogue. Rows are kept when the catalogue drops one, because calls speak of it. */
-export class FinishRow extends Model<InferAttributes<FinishRow>, InferCreationAttributes<FinishRow>> {
-  declare id: string
-  declare lureTypeId: string
-  declare name: string
-  declare families: string[]
-  declare traits: object
-  declare parts: object
-  declare retired: CreationOptional<boolean>
-}
-
-/** A water: an angler's own, or without one part of the demonstration basin. */
+/** A water of the demonstration basin. */
 export class Water extends Model<InferAttributes<Water>, InferCreationAttributes<Water>> {
   declare id: string
-  declare anglerId: string | null
   declare name: string
   declare kind: string
   declare latitude: number
@@ -60,25 +34,15 @@ export class Water extends Model<InferAttributes<Water>, InferCreationAttributes
   declare note: string
 }
 
-/** A call that was kept: the conditions asked, the ranking given with the engine's version, what was tied on. */
-export class Call extends Model<InferAttributes<Call>, InferCreationAttributes<Call>> {
-  declare id: string
+/** A record as it stands, by the latest of its events; without a body it was taken away. */
+export class RecordRow extends Model<InferAttributes<RecordRow>, InferCreationAttributes<RecordRow>> {
   declare anglerId: string
-  declare waterId: string | null
-  declare asked: Request
-  declare answer: Answer
-  /** Place of what was tied on in the answer; null where the answer does not hold it. */
-  declare rank: number | null
-  /** How far the list it was taken from leaned on the angler's log, 0-1; null where that was not said. */
-  declare leaned: CreationOptional<number | null>
-  /** Size of what was asked and answered, counted against the device's quota. */
-  declare bytes: CreationOptional<number>
-  declare engineVersion: string
-  declare tiedOn: string
-  declare keptAt: Date
-  declare createdAt: CreationOptional<Date>
-  /** What was tied on, where it was asked for. */
-  declare finish?: NonAttribute<FinishRow>
+  declare kind: string
+  declare id: string
+  declare eventId: string
+  declare at: Date
+  declare version: number
+  declare body: object | null
 }
 
 /** Something an angler's device did, told to the others: only ever added. */
@@ -90,6 +54,7 @@ export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttr
   declare kind: string
   declare recordId: string
   declare at: Date
+  declare version: number
   /** The record as it is from then on; null where it was taken away. */
   declare body: object | null
   declare bytes: number
@@ -107,10 +72,8 @@ const fresh = <M extends new (...args: never[]) => object>(base: M): M =>
 export function defineModels(sequelize: Sequelize) {
   const models = {
     Angler: fresh(Angler),
-    LureTypeRow: fresh(LureTypeRow),
-    FinishRow: fresh(FinishRow),
     Water: fresh(Water),
-    Call: fresh(Call),
+    RecordRow: fresh(RecordRow),
     EventRow: fresh(EventRow),
   }
   const common = { sequelize, underscored: true, timestamps: false }
@@ -125,34 +88,9 @@ export function defineModels(sequelize: Sequelize) {
     },
     { ...common, modelName: 'Angler', tableName: 'anglers' },
   )
-  models.LureTypeRow.init(
-    {
-      id: { type: DataTypes.TEXT, primaryKey: true },
-      words: text(),
-      groupName: text(),
-      surface: { type: DataTypes.BOOLEAN, allowNull: false },
-      salt: { type: DataTypes.BOOLEAN, allowNull: false },
-      runsFromM: real(),
-      runsToM: real(),
-    },
-    { ...common, modelName: 'LureType', tableName: 'lure_types' },
-  )
-  models.FinishRow.init(
-    {
-      id: { type: DataTypes.TEXT, primaryKey: true },
-      lureTypeId: text(),
-      name: text(),
-      families: { type: DataTypes.ARRAY(DataTypes.TEXT), allowNull: false },
-      traits: { type: DataTypes.JSONB, allowNull: false },
-      parts: { type: DataTypes.JSONB, allowNull: false },
-      retired: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
-    },
-    { ...common, modelName: 'Finish', tableName: 'finishes' },
-  )
   models.Water.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true },
-      anglerId: { type: DataTypes.UUID, allowNull: true },
       name: text(),
       kind: text(),
       latitude: real(),
@@ -165,22 +103,17 @@ export function defineModels(sequelize: Sequelize) {
     },
     { ...common, modelName: 'Water', tableName: 'waters' },
   )
-  models.Call.init(
+  models.RecordRow.init(
     {
+      anglerId: { type: DataTypes.UUID, primaryKey: true },
+      kind: { type: DataTypes.TEXT, primaryKey: true },
       id: { type: DataTypes.UUID, primaryKey: true },
-      anglerId: { type: DataTypes.UUID, allowNull: false },
-      waterId: { type: DataTypes.UUID, allowNull: true },
-      asked: { type: DataTypes.JSONB, allowNull: false },
-      answer: { type: DataTypes.JSONB, allowNull: false },
-      rank: { type: DataTypes.INTEGER, allowNull: true },
-      leaned: { type: DataTypes.DOUBLE, allowNull: true },
-      bytes: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
-      engineVersion: text(),
-      tiedOn: text(),
-      keptAt: { type: DataTypes.DATE, allowNull: false },
-      createdAt: DataTypes.DATE,
+      eventId: { type: DataTypes.UUID, allowNull: false },
+      at: { type: DataTypes.DATE, allowNull: false },
+      version: { type: DataTypes.SMALLINT, allowNull: false },
+      body: { type: DataTypes.JSONB, allowNull: true },
     },
-    { ...common, modelName: 'Call', tableName: 'calls' },
+    { ...common, modelName: 'Record', tableName: 'records' },
   )
   models.EventRow.init(
     {
@@ -190,12 +123,11 @@ export function defineModels(sequelize: Sequelize) {
       kind: text(),
       recordId: { type: DataTypes.UUID, allowNull: false },
       at: { type: DataTypes.DATE, allowNull: false },
+      version: { type: DataTypes.SMALLINT, allowNull: false },
       body: { type: DataTypes.JSONB, allowNull: true },
       bytes: { type: DataTypes.INTEGER, allowNull: false },
     },
     { ...common, modelName: 'Event', tableName: 'events' },
   )
-  models.Call.belongsTo(models.FinishRow, { as: 'finish', foreignKey: 'tiedOn' })
-  models.FinishRow.belongsTo(models.LureTypeRow, { as: 'lureType', foreignKey: 'lureTypeId' })
   return models
 }

@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto'
 import type { Database } from '#server/db/connection'
 import { QueryTypes } from 'sequelize'
 import { inTime } from '#server/db/inTime'
-import { beginMove } from '#server/services/moves'
+import { beginMove } from '#server/records/moves'
 
 /** What a session is: good and known, good with nothing kept yet, or ended by a signing out since. */
 export type SessionStanding = 'known' | 'new' | 'ended'

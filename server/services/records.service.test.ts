@@ -4,16 +4,18 @@ import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { recommend } from '#core/ranking/recommend'
 import type { CallInput } from '#shared/schema/call'
+import type { CallRecord } from '#shared/schema/record'
+import type { SyncEvent } from '#shared/schema/sync'
 import { CONNECTIONS, type Database, openDatabase } from '#server/db/connection'
 import { migrate, schemaNoted } from '#server/db/migrate'
 import { SCHEMA } from '#server/db/migrations/index'
 import { seedBasin } from '#server/db/seeds/basin'
-import { seedCatalogue } from '#server/db/seeds/catalogue'
 import { makeAngler, newRecoveryCode, plainCode, recover, signOut, sessionStandingOf } from './anglers'
-import { cursorOf, cursorText, forgetCall, keepCall, listCalls } from './calls'
+import { cursorOf, cursorText, forgetCall, keepCall, listCalls } from '#server/records/calls'
 import { databaseState, unreadyFor } from './health'
-import { continueMoves } from './moves'
-import { syncEvents } from '#server/services/sync'
+import { continueMoves } from '#server/records/moves'
+import { syncEvents } from '#server/records/exchange'
+import type { Amount } from '#server/records/turn'
 import { listWaters } from './waters'
 
 /** The app's own role, and the tables' owner. */
@@ -31,7 +33,6 @@ beforeAll(async () => {
   db = openDatabase(process.env.NUXT_DATABASE_URL!)
   owner = openDatabase(process.env.NUXT_DATABASE_OWNER_URL!)
   await migrate(owner)
-  await seedCatalogue(owner)
   await seedBasin(owner)
 })
 afterAll(async () => {
@@ -39,6 +40,7 @@ afterAll(async () => {
   await Promise.all([db.sequelize.close(), owner.sequelize.close()])
 })
 
+const NOW = Date.parse('2026-04-12T14:00:00.000Z')
 const POND = '018f0000-0000-4000-8000-000000000002'
 const INPUT: CallInput = {
   asked: {
@@ -50,6 +52,22 @@ const INPUT: CallInput = {
   keptAt: '2026-04-12T10:40:00.000Z',
   waterId: POND,
 }
+const CALL: CallRecord = {
+  asked: INPUT.asked,
+  tiedOn: 'jerkbait.bone',
+  name: 'Bone',
+  keptAt: INPUT.keptAt,
+  waterId: POND,
+  rank: 2,
+  shown: { engine: '1', first: ['jerkbait.bone'] },
+}
+const eventOf = (body: CallRecord): SyncEvent => ({
+  id: newId(),
+  kind: 'call',
+  recordId: newId(),
+  at: INPUT.keptAt,
+  body,
+})
 const rank = vi.fn(async (r: CallInput['asked']) => JSON.stringify(recommend(r)))
 
 describe('a kept call', () => {
@@ -57,8 +75,8 @@ describe('a kept call', () => {
     const angler = await newAngler()
     const id = newId()
     rank.mockClear()
-    const first = await keepCall(db, rank, angler, id, INPUT)
-    expect(await keepCall(db, rank, angler, id, INPUT)).toEqual(first)
+    const first = await keepCall(db, rank, angler, id, INPUT, NOW)
+    expect(await keepCall(db, rank, angler, id, INPUT, NOW)).toEqual(first)
     expect(rank).toHaveBeenCalledTimes(1)
     const place = recommend({ ...INPUT.asked, limit: 60 }).ranked.find(r => r.finish.id === INPUT.tiedOn)!.rank
     expect((await listCalls(db, angler)).calls).toEqual([
@@ -75,13 +93,16 @@ describe('a kept call', () => {
   })
   it('says how far the list it was taken from leaned on the log', async () => {
     const angler = await newAngler()
-    await keepCall(db, rank, angler, newId(), { ...INPUT, leaned: 0.36 })
+    await keepCall(db, rank, angler, newId(), { ...INPUT, leaned: 0.36 }, NOW)
     expect((await listCalls(db, angler)).calls).toMatchObject([{ leaned: 0.36 }])
   })
   it('is kept once by two who send it at the same moment', async () => {
     const angler = await newAngler()
     const id = newId()
-    const both = await Promise.all([keepCall(db, rank, angler, id, INPUT), keepCall(db, rank, angler, id, INPUT)])
+    const both = await Promise.all([
+      keepCall(db, rank, angler, id, INPUT, NOW),
+      keepCall(db, rank, angler, id, INPUT, NOW),
+    ])
     expect(both.map(r => r.kind)).toEqual(['kept', 'kept'])
     expect((await listCalls(db, angler)).calls).toHaveLength(1)
   })
@@ -93,17 +114,17 @@ describe('a kept call', () => {
   ])('is not taken for another with the same id and another %s', async (_, change) => {
     const angler = await newAngler()
     const id = newId()
-    await keepCall(db, rank, angler, id, INPUT)
-    expect(await keepCall(db, rank, angler, id, { ...INPUT, ...change })).toEqual({ kind: 'taken' })
+    await keepCall(db, rank, angler, id, INPUT, NOW)
+    expect(await keepCall(db, rank, angler, id, { ...INPUT, ...change }, NOW)).toEqual({ kind: 'taken' })
     expect((await listCalls(db, angler)).calls).toMatchObject([{ tiedOn: { id: 'jerkbait.bone' }, waterId: POND }])
   })
   it('is refused where it makes no sense, before it is ranked', async () => {
     const angler = await newAngler()
     rank.mockClear()
     const kinds = await Promise.all([
-      keepCall(db, rank, angler, newId(), { ...INPUT, tiedOn: 'craw.black' }),
-      keepCall(db, rank, angler, newId(), { ...INPUT, tiedOn: 'jerkbait.plaid' }),
-      keepCall(db, rank, angler, newId(), { ...INPUT, waterId: newId() }),
+      keepCall(db, rank, angler, newId(), { ...INPUT, tiedOn: 'craw.black' }, NOW),
+      keepCall(db, rank, angler, newId(), { ...INPUT, tiedOn: 'jerkbait.plaid' }, NOW),
+      keepCall(db, rank, angler, newId(), { ...INPUT, waterId: newId() }, NOW),
     ])
     expect(kinds.map(k => k.kind)).toEqual(['unknown-finish', 'unknown-finish', 'unknown-water'])
     expect(rank).not.toHaveBeenCalled()
@@ -111,71 +132,51 @@ describe('a kept call', () => {
   it("belongs to one angler, with the angler's own waters", async () => {
     const [mine, other] = [await newAngler(), await newAngler()]
     const id = newId()
-    await keepCall(db, rank, mine, id, INPUT)
-    expect(await keepCall(db, rank, other, id, INPUT)).toEqual({ kind: 'taken' })
-    await forgetCall(db, other, id)
+    await keepCall(db, rank, mine, id, INPUT, NOW)
+    expect(await keepCall(db, rank, other, id, INPUT, NOW)).toEqual({ kind: 'taken' })
+    await forgetCall(db, other, id, NOW)
     expect((await listCalls(db, mine)).calls).toHaveLength(1)
-    await forgetCall(db, mine, id)
+    await forgetCall(db, mine, id, NOW)
     expect((await listCalls(db, mine)).calls).toEqual([])
 
-    const water = await db.Water.create({
-      id: newId(),
-      anglerId: mine,
-      name: 'Own pond',
-      kind: 'pond',
-      latitude: 40,
-      longitude: -105,
-      salinity: 'fresh',
-      usualTint: 'tea',
-      usualVisibilityM: 1,
-      prey: [],
-      note: '',
-    })
-    const there = { ...INPUT, waterId: water.id }
-    expect(await keepCall(db, rank, other, newId(), there)).toEqual({ kind: 'unknown-water' })
-    expect(await keepCall(db, rank, mine, newId(), there)).toMatchObject({ kind: 'kept' })
-    expect((await listWaters(db, mine)).map(w => w.name)).toContain('Own pond')
     const told = newId()
     const calls = { ...INPUT, waterId: told }
-    expect(await keepCall(db, rank, mine, newId(), calls)).toEqual({ kind: 'unknown-water' })
+    expect(await keepCall(db, rank, mine, newId(), calls, NOW)).toEqual({ kind: 'unknown-water' })
     const event = { id: newId(), kind: 'water' as const, recordId: told, at: new Date().toISOString(), body: null }
     await syncEvents(db, mine, [event], null, Date.now())
-    expect(await keepCall(db, rank, mine, newId(), calls)).toMatchObject({ kind: 'kept' })
-    expect(await keepCall(db, rank, other, newId(), calls)).toEqual({ kind: 'unknown-water' })
-    for (const who of [other, null]) expect((await listWaters(db, who)).map(w => w.name)).not.toContain('Own pond')
+    expect(await keepCall(db, rank, mine, newId(), calls, NOW)).toMatchObject({ kind: 'kept' })
+    expect(await keepCall(db, rank, other, newId(), calls, NOW)).toEqual({ kind: 'unknown-water' })
   })
   it('is listed newest first, also when its finish has left the catalogue', async () => {
     const angler = await newAngler()
     for (const hour of ['08', '12', '10']) {
-      await keepCall(db, rank, angler, newId(), { ...INPUT, keptAt: `2026-04-12T${hour}:00:00.000Z` })
+      await keepCall(db, rank, angler, newId(), { ...INPUT, keptAt: `2026-04-12T${hour}:00:00.000Z` }, NOW)
     }
     const hours = (await listCalls(db, angler)).calls.map(c => c.keptAt.slice(11, 13))
     expect(hours).toEqual(['12', '10', '08'])
-    await db.LureTypeRow.findByPk('jerkbait')
-    await db.FinishRow.create({
-      id: 'jerkbait.long-gone',
-      lureTypeId: 'jerkbait',
-      name: 'Long gone',
-      families: ['white'],
-      traits: {},
-      parts: {},
-    })
-    try {
-      const [call] = await db.Call.findAll({ where: { anglerId: angler } })
-      await call!.update({ tiedOn: 'jerkbait.long-gone' })
-      await seedCatalogue(owner)
-      expect((await db.FinishRow.findByPk('jerkbait.long-gone'))!.retired).toBe(true)
-      expect((await listCalls(db, angler)).calls.map(c => c.tiedOn.name)).toContain('Long gone')
-    } finally {
-      await db.Call.destroy({ where: { tiedOn: 'jerkbait.long-gone' } })
-      await db.FinishRow.destroy({ where: { id: 'jerkbait.long-gone' } })
-    }
+    const gone = { ...CALL, tiedOn: 'jerkbait.long-gone', name: 'Long gone' }
+    await syncEvents(db, angler, [{ ...eventOf(gone), at: '2026-04-12T11:00:00.000Z' }], null, NOW)
+    expect((await listCalls(db, angler)).calls.map(c => c.tiedOn.name)).toEqual(['Bone', 'Long gone', 'Bone', 'Bone'])
+  })
+  it('may be sent by a device as a record like any other, and be taken back there too', async () => {
+    const angler = await newAngler()
+    const event = eventOf(CALL)
+    await syncEvents(db, angler, [event], null, NOW)
+    const [call] = (await listCalls(db, angler)).calls
+    expect(call).toMatchObject({ id: event.recordId, tiedOn: { name: 'Bone' }, rank: 2, engineVersion: '1' })
+    expect(await keepCall(db, rank, angler, event.recordId, INPUT, NOW)).toMatchObject({ kind: 'kept' })
+    const back = { ...event, id: newId(), at: new Date(NOW + 1).toISOString(), body: null }
+    await syncEvents(db, angler, [back], null, NOW)
+    expect((await listCalls(db, angler)).calls).toEqual([])
+    // Kept once more after that, it is there again.
+    await keepCall(db, rank, angler, event.recordId, INPUT, NOW)
+    expect((await listCalls(db, angler)).calls).toHaveLength(1)
   })
 })
 
 describe('waters', () => {
   it('are those of the basin, by name, with the time zone of their place', async () => {
-    const waters = await listWaters(db, null)
+    const waters = await listWaters(db)
     expect(waters.map(w => w.name)).toEqual([
       'Harrow Reservoir',
       'Merrow Sound',
@@ -197,15 +198,12 @@ describe('the tables', () => {
   it('are brought up to date once, and filled again without change', async () => {
     expect(await migrate(owner)).toEqual([])
     expect(await schemaNoted(db)).toBe(SCHEMA)
-    const before = await db.FinishRow.count()
-    await seedCatalogue(owner)
     await seedBasin(owner)
-    expect(await db.FinishRow.count()).toBe(before)
+    expect(await db.Water.count()).toBe(5)
   })
   it('refuse words they do not know', async () => {
     const water = (change: object) => ({
       id: newId(),
-      anglerId: null,
       name: 'x',
       kind: 'x',
       latitude: 0,
@@ -237,7 +235,7 @@ describe('many calls', () => {
     const angler = await newAngler()
     for (let i = 0; i < 7; i++) {
       const keptAt = `2026-04-12T10:0${Math.floor(i / 3)}:00.000Z`
-      await keepCall(db, rank, angler, newId(), { ...INPUT, keptAt })
+      await keepCall(db, rank, angler, newId(), { ...INPUT, keptAt }, NOW)
     }
     const seen: string[] = []
     let pages = 0
@@ -254,11 +252,11 @@ describe('many calls', () => {
   })
   it('have a bound, in number and in size', async () => {
     const angler = await newAngler()
-    const keep = (quota: { calls: number; bytes: number }) => keepCall(db, rank, angler, newId(), INPUT, quota)
-    expect(await keep({ calls: 1, bytes: 1e9 })).toMatchObject({ kind: 'kept' })
-    expect(await keep({ calls: 1, bytes: 1e9 })).toEqual({ kind: 'quota' })
-    expect(await keep({ calls: 9, bytes: 100 })).toEqual({ kind: 'quota' })
-    expect(await keep({ calls: 9, bytes: 1e9 })).toMatchObject({ kind: 'kept' })
+    const keep = (quota: Amount) => keepCall(db, rank, angler, newId(), INPUT, NOW, quota)
+    expect(await keep({ events: 1, bytes: 1e9 })).toMatchObject({ kind: 'kept' })
+    expect(await keep({ events: 1, bytes: 1e9 })).toEqual({ kind: 'quota' })
+    expect(await keep({ events: 9, bytes: 100 })).toEqual({ kind: 'quota' })
+    expect(await keep({ events: 9, bytes: 1e9 })).toMatchObject({ kind: 'kept' })
   })
   it.each([
     `1.${'-'.repeat(36)}`,
@@ -276,7 +274,7 @@ describe('the place of a kept call', () => {
   it('is rounded, unless the angler wants it exact', async () => {
     const angler = await newAngler()
     const kept = async (input: CallInput) => {
-      const result = await keepCall(db, rank, angler, newId(), input)
+      const result = await keepCall(db, rank, angler, newId(), input, NOW)
       return result.kind === 'kept' ? result.call.asked.light.at : null
     }
     expect(await kept(there)).toEqual({ ...at, latitude: 34.88, longitude: -84.31 })
@@ -285,8 +283,8 @@ describe('the place of a kept call', () => {
   it('is the same call when it is sent again', async () => {
     const angler = await newAngler()
     const id = newId()
-    await keepCall(db, rank, angler, id, there)
-    expect(await keepCall(db, rank, angler, id, there)).toMatchObject({ kind: 'kept' })
+    await keepCall(db, rank, angler, id, there, NOW)
+    expect(await keepCall(db, rank, angler, id, there, NOW)).toMatchObject({ kind: 'kept' })
   })
 })
 
@@ -301,8 +299,8 @@ describe('who is asking', () => {
   })
   it('can be brought to another device by a code, with what that device kept', async () => {
     const [mine, other] = [await newAngler(), await newAngler()]
-    await keepCall(db, rank, mine, newId(), INPUT)
-    await keepCall(db, rank, other, newId(), INPUT)
+    await keepCall(db, rank, mine, newId(), INPUT, NOW)
+    await keepCall(db, rank, other, newId(), INPUT, NOW)
     const code = await newRecoveryCode(db, mine)
     expect(code).toMatch(/^([0-9A-HJKMNP-TV-Z]{5}-){3}[0-9A-HJKMNP-TV-Z]{5}$/)
     const sloppy = ` ${code.toLowerCase().replaceAll('-', ' ')} `
@@ -396,7 +394,7 @@ describe("the app's role", () => {
         exists (select from pg_class where relowner = pg_roles.oid) as owns
       from pg_roles where rolname = current_user`)
     expect(rows).toEqual([{ much: false, owns: false }])
-    for (const sql of ['drop table calls', 'alter table calls add column x int', 'create table x (y int)']) {
+    for (const sql of ['drop table records', 'alter table records add column x int', 'create table x (y int)']) {
       await expect(db.sequelize.query(sql)).rejects.toMatchObject({ original: { code: '42501' } })
     }
   })

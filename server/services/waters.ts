@@ -1,13 +1,9 @@
-import { Op } from 'sequelize'
 import zoneAt from 'tz-lookup'
 import type { Database } from '#server/db/connection'
 
-/** The angler's own waters and those of the demonstration basin, each with the time zone of its place. */
-export async function listWaters({ Water }: Database, anglerId: string | null) {
-  const rows = await Water.findAll({
-    where: { [Op.or]: [{ anglerId: null }, ...(anglerId ? [{ anglerId }] : [])] },
-    order: [['name', 'ASC']],
-  })
+/** The waters of the demonstration basin, each with the time zone of its place. */
+export async function listWaters({ Water }: Database) {
+  const rows = await Water.findAll({ order: [['name', 'ASC']] })
   return rows.map(w => ({
     id: w.id,
     name: w.name,

@@ -1,39 +1,32 @@
 import Joi from 'joi'
-import type { Request } from '#core/request/request'
-import { momentSchema, uuidSchema } from '#shared/schema/fields'
-import { requestSchema } from '#shared/schema/request'
+import { type ValueOf, flag, group, id, orNull, pattern, required, time } from '#core/request/field'
+import { REQUEST } from '#core/request/request'
+import { schemaOf, uuidSchema } from '#shared/schema/fields'
+import { LEANED } from '#shared/schema/record'
 
-/**
- * A call kept by an angler: what was asked, and which finish was tied on. The ranking is worked out again by the
- * server.
- */
-export interface CallInput {
-  asked: Request
-  tiedOn: string
-  keptAt: string
-  waterId?: string | null
-  /** How far the list it was taken from leaned on the angler's log, 0-1. */
-  leaned?: number
-  /** Keep the place of the question as it was given, not rounded to about a kilometre. */
-  exactPlace?: boolean
-}
-
-/** `PUT /api/v1/calls/{id}`. */
-export const callSchema = Joi.object<CallInput>({
-  asked: requestSchema.label('What was asked').required(),
-  tiedOn: Joi.string()
-    .max(80)
-    .pattern(/^[a-z-]+\.[a-z-]+$/)
-    .label('The lure tied on')
-    .messages({ 'string.pattern.base': '{{#label}} must be a finish from the catalogue.' })
-    .required(),
-  keptAt: momentSchema('The time it was kept').required(),
-  waterId: uuidSchema('The water').allow(null),
-  leaned: Joi.number().strict().min(0).max(1).label('How far the log leaned it'),
-  exactPlace: Joi.boolean().strict().label('The exact place'),
-})
-  .label('The call')
-  .messages({ 'object.unknown': 'The call holds a field Piscator does not know. Take it out or check its spelling.' })
+/** `PUT /api/v1/calls/{id}`: what was asked, and which finish was tied on. The ranking is worked out by the server. */
+const CALL_INPUT = group(
+  {
+    asked: required({ ...REQUEST, name: 'What was asked' }),
+    tiedOn: required(
+      pattern('^[a-z-]+\\.[a-z-]+$', {
+        name: 'The lure tied on',
+        most: 80,
+        otherwise: 'must be a finish from the catalogue.',
+      }),
+    ),
+    keptAt: required(time({ name: 'The time it was kept' })),
+    waterId: orNull(id({ name: 'The water' })),
+    leaned: LEANED,
+    exactPlace: flag({
+      name: 'The exact place',
+      about: 'keep the place of the question as it was given, not rounded to about a kilometre',
+    }),
+  },
+  { name: 'The call' },
+)
+export type CallInput = ValueOf<typeof CALL_INPUT>
+export const callSchema = schemaOf(CALL_INPUT) as Joi.ObjectSchema<CallInput>
 
 /** `POST /api/v1/recover`: a code that was written down, with or without its dashes. */
 export const recoverSchema = Joi.object<{ code: string }>({

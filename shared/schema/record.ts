@@ -101,10 +101,7 @@ const PLAN = group(
     waterId: waterId(),
     asked: required(DAY_REQUEST),
     pins: list(PIN, 40, { name: 'The held changes' }),
-    spells: list(PLANNED_SPELL, 200, {
-      name: 'The spells',
-      about: 'what is tied on when, by rod; plans from before it was kept have none',
-    }),
+    spells: required(list(PLANNED_SPELL, 200, { name: 'The spells', about: 'what is tied on when, by rod' })),
     pack: required(list(finishId('What is packed'), 40, { name: 'The pack' })),
     share: required(number([0, 100], '', { name: 'The share', about: 'what the pack is worth beside everything' })),
   },
@@ -278,6 +275,34 @@ export type TapKind = (typeof TAPS)[number]
 const PLACE = group({ latitude: required(latitude()), longitude: required(longitude()) }, { name: 'The place' })
 export type Place = ValueOf<typeof PLACE>
 
+/** What stood first on the screen, and by which engine. */
+const SHOWN = group(
+  {
+    engine: required(text(20, { name: 'The engine' })),
+    first: required(list(finishId('What stood first'), 3, { name: 'What stood first' })),
+  },
+  { name: 'What was shown', about: 'what stood first when it was tied on, and by which engine' },
+)
+
+/** How far a list leaned on the angler's log. */
+export const LEANED = number([0, 1], '', { name: 'How far the log leaned it', about: '0-1; nothing where it did not' })
+
+/** A call that was kept: what was asked, and which finish of the answer was tied on. */
+const CALL = group(
+  {
+    asked: required({ ...REQUEST, about: 'without what only the answer goes by: limit and units' }),
+    tiedOn: required(finishId('The lure tied on')),
+    name: required(name('What it is called')),
+    keptAt: required(time({ name: 'The time it was kept' })),
+    waterId: waterId(),
+    rank: required(orNull(whole([1, 200], { name: 'The rank', about: 'its place in the list it was taken from' }))),
+    shown: required(SHOWN),
+    leaned: LEANED,
+  },
+  { name: 'The call' },
+)
+export type CallRecord = ValueOf<typeof CALL>
+
 /** One thing that happened, on one of the rods. */
 const TAP = group(
   {
@@ -287,13 +312,7 @@ const TAP = group(
     rod: rodNumber(),
     who: whole([0, 2], { name: 'Who it was', about: 'by the place in the crew; the first where it is not said' }),
     drawn: flag({ name: 'Whether it was drawn', about: 'the rod or rig was drawn by lot, not chosen' }),
-    shown: group(
-      {
-        engine: required(text(20, { name: 'The engine' })),
-        first: required(list(finishId('What stood first'), 3, { name: 'What stood first' })),
-      },
-      { name: 'What was shown', about: 'what stood first when it was rigged, and by which engine' },
-    ),
+    shown: SHOWN,
     species: word(VOCABULARY.species, { name: 'The fish' }),
     lengthM: number([0.02, 3], ' m', { name: 'The length' }),
     kept: flag({ name: 'Whether it was kept', about: 'rather than let go' }),
@@ -349,6 +368,7 @@ export type ReadingRecord = ValueOf<typeof READING>
 
 /** Every kind of record by its fields. */
 export const RECORD_FIELDS = {
+  call: CALL,
   plan: PLAN,
   lure: LURE,
   water: WATER,

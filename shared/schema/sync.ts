@@ -11,6 +11,8 @@ export interface SyncEvent<K extends RecordKind = RecordKind> {
   recordId: string
   /** The device's clock when it happened. */
   at: string
+  /** The version of the kind's bodies that this one is written in; 1 where it is not said. */
+  version?: number
   /** The record as it is from then on; null where it was taken away. */
   body: RecordOf[K] | null
 }
@@ -24,6 +26,7 @@ export const eventSchema = Joi.object<SyncEvent>({
     .required(),
   recordId: uuidSchema("The record's id").required(),
   at: momentSchema('The time').required(),
+  version: Joi.number().strict().integer().min(1).max(1000).label('The version'),
   body: Joi.when('kind', {
     switch: Object.entries(RECORDS).map(([is, then]) => ({ is, then: then.allow(null).required() })),
     otherwise: Joi.any(),

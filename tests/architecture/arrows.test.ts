@@ -49,8 +49,6 @@ const SERVER_ENTRIES = [
   'kit/kit',
   'kit/scenes',
   'lure/finish',
-  'lure/types',
-  'ranking/finishOut',
   'ranking/version',
   'season-learning/prepared',
   'season-learning/season',

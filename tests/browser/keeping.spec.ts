@@ -1,18 +1,14 @@
 import { expect, test } from '@playwright/test'
+import type { CallRecord } from '../../shared/schema/record'
 import { SIZES, clean, firstCall, open, takeLure } from './screen'
 
 const kept = (page: Parameters<typeof open>[0]) => page.getByTestId('kept')
 const tie = (page: Parameters<typeof open>[0]) => page.getByRole('button', { name: 'I tied this on' }).first().click()
 
-test('kept calls survive a server that refuses them, a reload and a day', async ({ page, context }) => {
+test('kept calls survive a server that does not take them, a reload and a day', async ({ page, context }) => {
   await page.clock.install()
   await page.setViewportSize(SIZES.desk)
-  // Every status is tried on the outbox itself: these two stand for what one call waits for, and what all wait for.
-  let first = ''
-  await context.route('**/api/v1/calls/*', r => {
-    first ||= r.request().url()
-    return r.fulfill({ status: r.request().url() === first ? 413 : 429, json: { errors: [] } })
-  })
+  await context.route('**/api/v1/sync', r => r.fulfill({ status: 429, json: { errors: [] } }))
   await open(page)
   await tie(page)
   await page.clock.runFor(20_000)
@@ -23,7 +19,7 @@ test('kept calls survive a server that refuses them, a reload and a day', async 
   await page.clock.fastForward('24:00:00')
   await page.keyboard.press('h')
   await expect(kept(page)).toContainText(['On this device only', 'On this device only'])
-  await context.unroute('**/api/v1/calls/*')
+  await context.unroute('**/api/v1/sync')
   await page.clock.fastForward('00:02:00')
   await expect(kept(page).filter({ hasText: 'On this device only' })).toHaveCount(0)
   await expect(kept(page)).toHaveCount(2)
@@ -35,31 +31,38 @@ test('what is kept is the pick with the question it answered, also in the moment
   await page.setViewportSize(SIZES.desk)
   await open(page)
   const seen = await firstCall(page).getAttribute('data-finish')
-  const sent = page.waitForRequest(r => r.method() === 'PUT' && r.url().includes('/calls/'))
+  const sent = page.waitForRequest(r => r.url().endsWith('/sync') && (r.postData() ?? '').includes('"call"'))
   await page.evaluate(() => {
     document.querySelector<HTMLInputElement>('input[name=lure][value=spinnerbait]')!.click()
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 't', bubbles: true }))
   })
-  const body = (await sent).postDataJSON() as { asked: { lure: string }; tiedOn: string }
+  const { events } = (await sent).postDataJSON() as { events: { body: CallRecord }[] }
+  const { body } = events[0]!
   expect(body.tiedOn).toBe(seen)
   expect(body.tiedOn.startsWith(`${body.asked.lure}.`)).toBe(true)
 })
 
-test('a call whose water is refused says so, stays, and can be kept without it', async ({ page, context }) => {
+test('a call that is refused says so, stays, and can be taken back', async ({ page, context }) => {
   await page.setViewportSize(SIZES.desk)
-  const faults = [{ path: 'waterId', code: 'unknown', message: 'That water is not one of yours.' }]
-  await context.route('**/api/v1/calls/*', r => r.fulfill({ status: 422, json: { errors: faults } }))
+  await context.route('**/api/v1/sync', async route => {
+    const { events } = route.request().postDataJSON() as { events: { id: string }[] }
+    const errors = [{ path: 'body.tiedOn', code: 'pattern', message: 'That lure cannot be kept.' }]
+    const refused = events.map(({ id }, index) => ({ index, id, errors }))
+    await route.fulfill({ json: { accepted: [], refused, events: [], cursor: '0', more: false } })
+  })
   await open(page)
   await tie(page)
-  await expect(page.getByText('The server would not keep')).toBeVisible()
-  await context.unroute('**/api/v1/calls/*')
+  await expect(page.getByTestId('not-taken')).toContainText('One change was not taken: That lure cannot be kept.')
+  await context.unroute('**/api/v1/sync')
   await page.keyboard.press('h')
-  await expect(kept(page)).toContainText('That water is not one of yours. It is still on this device.')
+  await expect(kept(page)).toContainText('That lure cannot be kept. It is still on this device.')
   await clean(page, '[role=dialog]')
-  await page.getByRole('button', { name: /Keep it without its water/ }).click()
-  await expect(kept(page)).not.toContainText('still on this device')
-  await page.getByRole('button', { name: 'Close' }).click()
-  await expect(page.getByText('The server would not keep')).toBeHidden()
+  await kept(page)
+    .getByRole('button', { name: /^Take back/ })
+    .click()
+  await expect(kept(page)).toHaveCount(0)
+  await page.getByRole('button', { name: 'Close', exact: true }).first().click()
+  await expect(page.getByTestId('not-taken')).toBeHidden()
 })
 
 test('a code written down brings the calls to another device', async ({ page, browser }) => {

@@ -312,7 +312,7 @@ test('long work shows, can be stopped, and the next change starts afresh', async
 
 test('says in plain words when the records are away', async ({ page, context }) => {
   await context.route('**/api/v1/health', r => r.fulfill({ status: 503, json: { status: 'database-away' } }))
-  await context.route('**/api/v1/calls', r => r.fulfill({ status: 503, json: { errors: [] } }))
+  await context.route('**/api/v1/sync', r => r.fulfill({ status: 503, json: { errors: [] } }))
   await page.setViewportSize(SIZES.desk)
   await open(page)
   await expect(page.getByText('Your records cannot be reached just now')).toBeVisible()

@@ -347,10 +347,9 @@ async function upgrade({ hold, short, ownerUrl }: Attack): Promise<void> {
     const began = performance.now()
     await migrate(old)
     const took = since(began)
-    const [[row]] = (await old.sequelize.query('select count(*) as n from calls where rank = 2')) as [
-      { n: string }[],
-      unknown,
-    ]
+    const [[row]] = (await old.sequelize.query(
+      `select count(*) as n from records where kind = 'call' and body ->> 'rank' = '2'`,
+    )) as [{ n: string }[], unknown]
     await old.sequelize.close()
     hold(
       `${many} calls from version 1 brought up to date`,

@@ -340,14 +340,14 @@ async function full(server: Server, ownerUrl: string): Promise<void> {
       // The fault is raised where a write would meet it, by its own code.
       await owner.query(`create or replace function torture() returns trigger language plpgsql as
         $$ begin raise exception 'torture' using errcode = '${code}'; end $$`)
-      await owner.query('create trigger torture before insert on calls for each row execute function torture()')
+      await owner.query('create trigger torture before insert on events for each row execute function torture()')
       const refused = await client.call('PUT', `/calls/${newId()}`, call())
       const codes = (refused.body as { errors: { code: string }[] }).errors.map(e => e.code)
       results.push(`${name}: ${refused.status} ${codes.join()}`)
-      await owner.query('drop trigger torture on calls')
+      await owner.query('drop trigger torture on events')
     }
   } finally {
-    await owner.query('drop trigger if exists torture on calls')
+    await owner.query('drop trigger if exists torture on events')
     await owner.query('drop function if exists torture')
     await owner.end()
   }
@@ -361,12 +361,10 @@ process.env.NUXT_SESSION_PASSWORD = 'torture-torture-torture-torture-torture'
 process.env.PISCATOR_LOG = 'test-results/torture.log'
 Object.assign(process.env, env)
 const { migrate } = await import('../../server/db/migrate')
-const { seedCatalogue } = await import('../../server/db/seeds/catalogue')
 const { seedBasin } = await import('../../server/db/seeds/basin')
 const { withDatabase } = await import('../db/open')
 await withDatabase(async db => {
   await migrate(db)
-  await seedCatalogue(db)
   await seedBasin(db)
 })
 let server = await startServer()

@@ -28,7 +28,7 @@ describe('rods by a plan', () => {
     expect(rodsOfPlan(plan(spells), 800)[1]).toEqual({ rod: { lure: 'jerkbait', finishId: black }, changes: [] })
   })
   it('of a plan from before spells were kept carry its pack', () => {
-    expect(rodsOfPlan(plan(undefined, [bone, black, 'no.such', white]), 500).map(r => r.rod.finishId)).toEqual([
+    expect(rodsOfPlan(plan([], [bone, black, 'no.such', white]), 500).map(r => r.rod.finishId)).toEqual([
       bone,
       black,
       white,

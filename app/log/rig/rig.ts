@@ -29,7 +29,7 @@ const rodOf = (finishId: string): Rod | null => {
 
 /** The rods of a plan at a minute of its day: what is on each then, and its next change; of an older plan its pack. */
 export function rodsOfPlan({ spells, pack, pins = [] }: PlanRecord, nowMin: number): RigRod[] {
-  if (!spells?.length)
+  if (!spells.length)
     return pack
       .flatMap(id => rodOf(id) ?? [])
       .slice(0, MOST_RODS)

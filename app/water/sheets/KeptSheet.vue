@@ -4,12 +4,14 @@ import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
 import { useUnits } from '~/settings/useUnits'
 import { type ListedCall, useCallsStore } from '~/kept/store'
+import { useRecordsStore } from '~/records/store'
 import { JAR_WORDS } from '~/words/options'
 import RecoveryCode from './RecoveryCode.vue'
 import HandFigure from '~/figures/HandFigure.vue'
 
 /** What was tied on, when, and in what water. */
 const calls = useCallsStore()
+const records = useRecordsStore()
 const { lengthText } = useUnits()
 const when = (c: ListedCall) => DateTime.fromISO(c.keptAt).toFormat('d LLL, HH:mm')
 const conditions = (c: ListedCall) => {
@@ -18,14 +20,12 @@ const conditions = (c: ListedCall) => {
   const log = c.leaned ? `, from a list that leaned on your log by ${Math.round(100 * c.leaned)} %` : ''
   return `${when(c)}. ${JAR_WORDS[tint]} to ${lengthText(visibilityM)}${place}${log}.`
 }
-const mendWords = (c: ListedCall) =>
-  c.faults.some(f => f.path === 'waterId') ? 'Keep it without its water' : 'Send it again'
 const file = computed(() => `data:application/json,${encodeURIComponent(JSON.stringify(calls.all, null, 2))}`)
-const figure = (c: ListedCall) => finishById(c.tiedOn.id)
+const figure = (c: ListedCall) => finishById(c.tiedOn)
 </script>
 
 <template>
-  <p v-if="!calls.loaded" aria-busy="true">Fetching your calls …</p>
+  <p v-if="records.state === 'loading'" aria-busy="true">Fetching your calls …</p>
   <div v-else-if="!calls.all.length">
     <p>Nothing kept yet.</p>
     <p class="mt-2 text-ink2">
@@ -39,28 +39,17 @@ const figure = (c: ListedCall) => finishById(c.tiedOn.id)
         <HandFigure v-if="figure(c)" :finish="figure(c)!" :line="2.6" />
       </span>
       <span class="min-w-0 flex-1 leading-tight">
-        <span class="block font-bold">{{ c.tiedOn.name }}</span>
+        <span class="block font-bold">{{ c.name }}</span>
         <span class="block text-ink2">{{ conditions(c) }}</span>
         <span v-if="c.state === 'waiting'" class="block font-semibold">
           On this device only; it is sent as soon as the server answers.
         </span>
-        <span v-if="c.state === 'refused'" class="block font-semibold">
-          {{ c.faults.map(f => f.message).join(' ') }} It is still on this device.
-        </span>
+        <span v-if="c.state === 'refused'" class="block font-semibold">{{ c.why }} It is still on this device.</span>
       </span>
       <button
-        v-if="c.state === 'refused'"
         type="button"
         class="min-h-11 px-2 underline"
-        :aria-label="`${mendWords(c)}: ${c.tiedOn.name}`"
-        @click="calls.mend(c.id)"
-      >
-        {{ mendWords(c) }}
-      </button>
-      <button
-        type="button"
-        class="min-h-11 px-2 underline"
-        :aria-label="`Take back ${c.tiedOn.name}`"
+        :aria-label="`Take back ${c.name}`"
         @click="calls.forget(c.id)"
       >
         Take back

@@ -1,6 +1,6 @@
 import { recoverSchema } from '#shared/schema/call'
 import { recover } from '#server/services/anglers'
-import { continueMoves } from '#server/services/moves'
+import { continueMoves } from '#server/records/moves'
 import { addressOf } from '#server/utils/address'
 import { ALL, GUESSES } from '#server/utils/limiters'
 

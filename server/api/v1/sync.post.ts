@@ -1,6 +1,7 @@
-import { continueMoves } from '#server/services/moves'
-import { type SyncResult, syncEvents } from '#server/services/sync'
+import { continueMoves } from '#server/records/moves'
+import { type SyncResult, syncEvents } from '#server/records/exchange'
 import { check } from '#shared/faults'
+import { upToDate } from '#shared/recordVersion'
 import { type SyncAnswer, type SyncEvent, eventSchema, syncSchema } from '#shared/schema/sync'
 
 /** Most bytes of a sync: 200 events of some 5 kB. */
@@ -50,12 +51,16 @@ async function checkedEvents(events: readonly unknown[]) {
   const refused: SyncAnswer['refused'] = []
   for (const [index, input] of events.entries()) {
     if (index % CHECKED_AT_ONCE === 0) await new Promise(resolve => setImmediate(resolve))
-    const result = check(eventSchema, input)
+    const result = check(eventSchema, asOfNow(input))
     if (result.ok) good.push({ index, event: result.value })
     else refused.push({ index, id: idOf(input), errors: result.faults })
   }
   return { good, refused }
 }
+
+/** What an older Piscator wrote is held to what its kind is now, brought up to it. */
+const asOfNow = (input: unknown): unknown =>
+  typeof input === 'object' && input !== null ? upToDate(input as SyncEvent) : input
 
 /** Ids are the same in large and small letters (RFC 9562, 4), and kept in small ones. */
 const withSmallIds = (e: SyncEvent): SyncEvent => ({

@@ -1,4 +1,4 @@
 import { listWaters } from '#server/services/waters'
 
-/** The angler's waters and the demonstration basin's. */
-export default defineEventHandler(async event => listWaters(database(), await anglerId(event)))
+/** The waters of the demonstration basin. */
+export default defineEventHandler(() => listWaters(database()))

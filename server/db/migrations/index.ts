@@ -5,10 +5,11 @@ import { events } from './0004-events'
 import { ownWaters } from './0005-own-waters'
 import { anglerTurns } from './0006-turns'
 import { leaned } from './0007-leaned'
+import { records } from './0008-records'
 import type { Migration } from './context'
 import names from './names.json' with { type: 'json' }
 
-const WRITTEN: readonly Migration[] = [first, lists, identity, events, ownWaters, anglerTurns, leaned]
+const WRITTEN: readonly Migration[] = [first, lists, identity, events, ownWaters, anglerTurns, leaned, records]
 
 /** Every migration in the order of names.json, by which the runner goes, the server and whoever starts it. */
 export const MIGRATIONS: readonly Migration[] = names.map(name => {

@@ -67,7 +67,7 @@ const WATERS = [
 /** Put the basin's waters in place; run again, it changes nothing. */
 export async function seedBasin({ Water }: Database): Promise<void> {
   await Water.bulkCreate(
-    WATERS.map(w => ({ ...w, anglerId: null })),
+    WATERS.map(w => ({ ...w })),
     {
       updateOnDuplicate: [
         'name',

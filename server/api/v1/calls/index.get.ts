@@ -1,4 +1,4 @@
-import { cursorOf, cursorText, listCalls } from '#server/services/calls'
+import { cursorOf, cursorText, listCalls } from '#server/records/calls'
 
 /**
  * A page of the calls kept by this angler, newest first; a `link` header leads to the next where there is one. A device

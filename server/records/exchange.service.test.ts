@@ -4,9 +4,10 @@ import { type Database, openDatabase } from '#server/db/connection'
 import { migrate } from '#server/db/migrate'
 import type { SyncEvent } from '#shared/schema/sync'
 import { chance } from '../../tests/reference/dice'
-import { newRecoveryCode, recover } from './anglers'
+import { newRecoveryCode, recover } from '#server/services/anglers'
 import { continueMoves } from './moves'
-import { syncEvents } from './sync'
+import { syncEvents } from './exchange'
+import { VERSIONS_KEPT } from './present'
 
 let db: Database
 const anglers: string[] = []
@@ -177,5 +178,57 @@ describe('events of an angler', () => {
     ])
     const full = await syncEvents(db, angler, [event()], null, NOW, { events: 7, bytes: 1e9 })
     expect(full.kind).toBe('quota')
+  })
+  it('leave what stands of each record, by the latest in whatever order, and move with it', async () => {
+    const [angler, to] = [await newAngler(), await newAngler()]
+    const even = chance(34)
+    const first = event(0)
+    const versions = Array.from({ length: 30 }, (_, i) => ({ ...event(i, NOW + i), recordId: first.recordId }))
+    const goneFor = { ...event(40), recordId: newId() }
+    const gone = { ...goneFor, id: newId(), at: new Date(NOW + 5).toISOString(), body: null }
+    const all = [...versions, goneFor, gone].sort(() => even() - 0.5)
+    for (const e of all) await sync(angler, [e])
+    const standing = (who: string) =>
+      db.RecordRow.findAll({ where: { anglerId: who }, order: [['at', 'ASC']], attributes: ['id', 'body'], raw: true })
+    const expected = [
+      { id: gone.recordId, body: null },
+      { id: first.recordId, body: versions[29]!.body },
+    ]
+    expect(await standing(angler)).toEqual(expected)
+    await recover(db, await newRecoveryCode(db, to), angler)
+    await continueMoves(db, to)
+    expect(await standing(angler)).toEqual([])
+    expect(await standing(to)).toEqual(expected)
+  })
+  it('leave the log when nobody can need them any more, and no device misses what stands', async () => {
+    const angler = await newAngler()
+    const first = event(0)
+    const versions = Array.from({ length: 40 }, (_, i) => ({ ...event(i, NOW + i), recordId: first.recordId }))
+    const cursors: (string | null)[] = [null]
+    for (const v of versions) cursors.push((await sync(angler, [v])).cursor)
+    const { events } = await readOn(angler, null)
+    expect(events.map(e => e.id)).toEqual(versions.slice(-VERSIONS_KEPT).map(v => v.id))
+    const row = await db.Angler.findByPk(angler)
+    expect(Number(row!.eventsKept)).toBe(VERSIONS_KEPT)
+    for (const cursor of cursors.slice(0, -1)) {
+      expect((await readOn(angler, cursor)).events.at(-1)).toEqual(versions.at(-1))
+    }
+    const gone = { ...first, id: newId(), at: new Date(NOW + 100).toISOString(), body: null }
+    await sync(angler, [gone])
+    expect((await readOn(angler, null)).events).toEqual([gone])
+    // What was sent once more because its answer was lost does not bring it back.
+    await sync(angler, [versions[3]!])
+    expect((await readOn(angler, null)).events).toEqual([gone])
+    expect(await db.EventRow.count({ where: { anglerId: angler } })).toBe(1)
+  })
+  it('that take away are taken also where there is no more room', async () => {
+    const angler = await newAngler()
+    const kept = event(1)
+    await sync(angler, [kept])
+    const away = { ...kept, id: newId(), at: new Date(NOW + 1).toISOString(), body: null }
+    const full = { events: 1, bytes: 1e9 }
+    expect((await syncEvents(db, angler, [event(2)], null, NOW, full)).kind).toBe('quota')
+    expect((await syncEvents(db, angler, [away], null, NOW, full)).kind).toBe('synced')
+    expect((await db.Angler.findByPk(angler))!.eventBytes).toBe(String('null'.length))
   })
 })
