@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { Dialog } from '@headlessui/vue'
 import { nextTick, onMounted, onUnmounted, ref } from 'vue'
 
 /**
- * A sheet in the frame of the screen: beside the picture on a desk, which stays in hand; under the bar on a phone. It
- * takes the focus, and gives it back when it is closed.
+ * A sheet in the frame of the screen: beside the picture on a desk, which stays in hand; over everything, and the only
+ * thing in hand, on a phone. It takes the focus, and gives it back when it is closed.
  */
 defineProps<{ title: string; phone: boolean; /** Over the whole of a desk's screen. */ wide?: boolean }>()
-defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: [] }>()
 const close = ref<HTMLButtonElement | null>(null)
 let opener: HTMLElement | null = null
 onMounted(async () => {
@@ -22,8 +23,9 @@ onUnmounted(() => {
 </script>
 
 <template>
-  <section
-    role="dialog"
+  <component
+    :is="phone ? Dialog : 'section'"
+    v-bind="phone ? { open: true, as: 'section', onClose: () => emit('close') } : { role: 'dialog' }"
     :aria-label="title"
     class="z-30 flex min-h-0 flex-col bg-page text-ink"
     :class="[
@@ -39,5 +41,5 @@ onUnmounted(() => {
       </button>
     </div>
     <div class="scrolls min-h-0 flex-1 p-4" tabindex="0" role="region" :aria-label="title"><slot /></div>
-  </section>
+  </component>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel } from '@headlessui/vue'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { finishById } from '#core/lure/finish'
@@ -28,7 +29,7 @@ import { DRAWN, PASSAGE_WORDS, COVER_PATHS, PATH_WORDS, pathOf, rowsOf, scaleOf,
 import { useWhichLure } from './useWhichLure'
 
 /** Which lure here: the water read downwards, what finds each lure, what it comes through, what decides in pairs. */
-defineProps<{ phone: boolean }>()
+const props = defineProps<{ phone: boolean }>()
 const emit = defineEmits<{ conditions: []; fish: [lure: LureId, finishId: string, depthM: number] }>()
 const store = useReadingStore()
 const settings = useSettingsStore()
@@ -66,12 +67,9 @@ const SENSES = [
 const pairNow = ({ a, b }: PairLineOut) => answer.value?.pairs.find(p => p.a === a && p.b === b) ?? null
 /** What answers a miss on top. */
 const followUp = computed(() => answer.value?.pairs.find(p => p.why.code === 'pair.follow-up') ?? null)
-const part = ref<'depth' | 'pairs' | 'out'>('depth')
-const PARTS = [
-  { id: 'depth', words: 'By depth' },
-  { id: 'pairs', words: 'Pairs' },
-  { id: 'out', words: 'Not here' },
-] as const
+/** Tabs of a phone; a desk shows them beside one another. */
+const PARTS = ['By depth', 'Pairs', 'Not here'] as const
+const panel = computed(() => (props.phone ? TabPanel : 'div'))
 const [ROW_PX, STRIP_PX] = [78, 132] as const
 const sensesBox = ref<HTMLElement | null>(null)
 const { width: sensesPx } = useElementSize(sensesBox)
@@ -105,29 +103,22 @@ const step = (by: number) => {
 </script>
 
 <template>
-  <div class="-m-4 flex min-h-full flex-col">
+  <TabGroup as="div" class="-m-4 flex min-h-full flex-col">
     <LureConditions :phase="phase" @conditions="$emit('conditions')" />
-    <div v-if="phone" role="tablist" aria-label="Which lure" class="flex border-b border-ink">
-      <button
-        v-for="p in PARTS"
-        :key="p.id"
-        role="tab"
-        type="button"
-        :aria-selected="part === p.id"
-        class="figure min-h-11 flex-1 font-semibold"
-        :class="part === p.id ? 'chosen' : ''"
-        @click="part = p.id"
-      >
-        {{ p.words }}
-      </button>
-    </div>
+    <TabList v-if="phone" aria-label="Which lure" class="flex border-b border-ink">
+      <Tab v-for="p in PARTS" :key="p" v-slot="{ selected }" as="template">
+        <button type="button" class="figure min-h-11 flex-1 font-semibold" :class="selected ? 'chosen' : ''">
+          {{ p }}
+        </button>
+      </Tab>
+    </TabList>
     <p v-if="failed" role="alert" class="p-4">
       It could not be worked out.
       <button type="button" class="quiet" @click="ask">Try again</button>
     </p>
     <div class="relative"><WorkingLine v-if="working && !answer" /></div>
     <div v-if="answer" class="grid flex-1" :class="phone ? '' : 'which-grid'">
-      <div v-if="!phone || part === 'depth'" class="min-w-0" :class="phone ? '' : 'border-r-2 border-ink'">
+      <component :is="panel" class="min-w-0" :class="phone ? '' : 'border-r-2 border-ink'">
         <div class="row-grid figure items-end text-note text-ink2" :class="phone ? 'hidden' : 'grid'">
           <p class="px-3 py-1">runs at, {{ units.length.value.unit }}</p>
           <p class="px-3 py-1">best colour now</p>
@@ -260,8 +251,8 @@ const step = (by: number) => {
         </p>
         <p v-for="s in answer.says" :key="s.code" class="px-3 pb-2 text-ink2">{{ s.text }}</p>
         <NotHere v-if="!phone" :out="answer.notHere" />
-      </div>
-      <div v-if="!phone || part === 'pairs'" class="flex min-w-0 flex-col gap-3 p-4">
+      </component>
+      <component :is="panel" class="flex min-w-0 flex-col gap-3 p-4">
         <h3 v-if="!phone" class="figure text-lead font-bold">Pairs people swap</h3>
         <div ref="pairsBox" class="flex flex-col gap-3">
           <template v-if="pairsPx">
@@ -277,8 +268,8 @@ const step = (by: number) => {
           <p v-if="followUp" class="border-b border-ink pb-2">{{ followUp.why.text }}</p>
           <p v-if="!lines.length" class="text-ink2">Turning points are being worked out.</p>
         </div>
-      </div>
-      <NotHere v-if="phone && part === 'out'" :out="answer.notHere" />
+      </component>
+      <TabPanel v-if="phone"><NotHere :out="answer.notHere" /></TabPanel>
     </div>
     <div
       v-if="chosen"
@@ -297,7 +288,7 @@ const step = (by: number) => {
         Fish it
       </button>
     </div>
-  </div>
+  </TabGroup>
 </template>
 
 <style scoped>
