@@ -1,3 +1,4 @@
+import type { TintId } from '#core/water/tints'
 import { COVERS } from '#core/cover/cover'
 import { SPECIES, type SpeciesId, species } from '#core/eye/species'
 import { LURES } from '#core/lure/types'
@@ -110,13 +111,13 @@ export const PHASE_SHORT = {
   autumn: 'Autumn',
 } as const
 /** Short names for the jars. */
-export const JAR_WORDS = {
+export const JAR_WORDS: Record<TintId, string> = {
   'blue-clear': 'Clear',
   'green': 'Algae',
   'tea': 'Tea',
   'brown': 'Silt',
   'mixed': 'Mixed',
-} as const
+}
 /** Short names for the lure picker. */
 export const LURE_SHORT: Record<keyof typeof LURES, string> = {
   'shallow-crankbait': 'Square bill',
