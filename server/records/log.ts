@@ -35,16 +35,15 @@ async function insert(
   rows: readonly NewRow[],
   transaction: Transaction,
 ): Promise<Amount> {
-  const added = await db.sequelize.query<{ id: string; bytes: number }>(
+  const added = await db.sequelize.query<{ id: string; recordId: string; bytes: number }>(
     `insert into events (angler_id, id, kind, record_id, at, version, body, bytes)
      select cast($anglerId as uuid), id, kind, record_id, at, version, body, bytes
      from jsonb_to_recordset(cast($rows as jsonb))
        as r(id uuid, kind text, record_id uuid, at timestamptz, version smallint, body jsonb, bytes integer)
-     on conflict do nothing returning id, bytes`,
+     on conflict do nothing returning id, record_id as "recordId", bytes`,
     { bind: { anglerId, rows: JSON.stringify(rows) }, transaction, type: QueryTypes.SELECT },
   )
-  const ids = added.map(a => a.id)
-  const gone = await project(db, anglerId, ids, transaction)
+  const gone = await project(db, anglerId, added, transaction)
   return { events: added.length - gone.events, bytes: added.reduce((s, r) => s + r.bytes, 0) - gone.bytes }
 }
 
