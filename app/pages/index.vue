@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, ref, toRaw } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, toRaw } from 'vue'
 import CallsPanel from '~/water/calls/CallsPanel.vue'
 import LurePicker from '~/water/calls/LurePicker.vue'
 import HintStrip from '~/water/column/HintStrip.vue'
@@ -25,6 +25,7 @@ import { useScreen } from '~/water/useScreen'
 import { useBoxStore } from '~/box/store'
 import { useTaughtStore } from '~/records/taught'
 import { useRecordsStore } from '~/records/store'
+import { useFirstStore } from '~/first/store'
 import { useCallsStore } from '~/kept/store'
 import { useReadingStore } from '~/reading/store'
 import { THEMES, useSettingsStore } from '~/settings/store'
@@ -37,6 +38,7 @@ import { BACKGROUNDS } from '#core/sight/backgrounds'
 
 // Its files and forms are not part of the first load.
 const WhichLure = defineAsyncComponent(() => import('~/which-lure/WhichLure.vue'))
+const FirstRun = defineAsyncComponent(() => import('~/first/FirstRun.vue'))
 const WatersSheet = defineAsyncComponent(() => import('~/waters/list/WatersSheet.vue'))
 
 /** The main screen: the water, the calls, the plate. */
@@ -48,7 +50,8 @@ const taught = useTaughtStore()
 const records = useRecordsStore()
 const waters = useWatersStore()
 definePageMeta({ layout: false })
-useReadingLink()
+const first = useFirstStore()
+useReadingLink({ onFirst: first.begin })
 
 const phone = usePhone()
 const reachM = ref(3)
@@ -105,7 +108,7 @@ const picker = ref<InstanceType<typeof LurePicker> | null>(null)
 useKeys({
   undo: store.undo,
   redo: store.redo,
-  keep,
+  keep: () => first.isOpen || keep(),
   next: () => list.value?.step(1),
   previous: () => list.value?.step(-1),
   rod: n => screen.value && (chosenId.value = screen.value.answer.rotation[n]!.finishId),
@@ -140,7 +143,14 @@ function fishLure(lure: LureId, finishId: string, depthM: number) {
   store.setLure(lure)
   store.set({ depthM })
   chosenId.value = finishId
+  if (first.isOpen) first.tell({ lure })
   sheet.value = null
+}
+/** The whole of it, from what was told; the hand is where the next choice is made. */
+async function showAll() {
+  first.finish()
+  await nextTick()
+  picker.value?.focus()
 }
 </script>
 
@@ -149,61 +159,71 @@ function fishLure(lure: LureId, finishId: string, depthM: number) {
     <template #bar>
       <WaterBar :kept="calls.all.length" @conditions="open('conditions')" @kept="open('kept')" @help="open('help')" />
     </template>
-    <div
-      class="flex min-h-0 flex-col"
-      :class="phone ? '' : 'col-1 row-2 border-r-2 border-ink'"
-      :inert="(phone && covered) || sheet === 'lures'"
-    >
-      <HintStrip />
-      <WaterColumn
-        v-model:reach-m="reachM"
-        v-model:held="held"
-        :class="phone ? 'h-101 landscape:h-[86dvh]' : 'min-h-0 flex-1'"
-        :phone="phone"
-        @food="open('food')"
-      />
-      <nav
-        v-if="phone"
-        class="figure grid grid-cols-4 bg-bed2 text-small font-semibold text-on-bed"
-        aria-label="Conditions"
+    <FirstRun
+      v-if="first.isOpen"
+      :phone="phone"
+      :inert="covered && (phone || sheet === 'lures')"
+      @lures="open('lures')"
+      @conditions="open('conditions')"
+      @all="showAll"
+    />
+    <template v-else>
+      <div
+        class="flex min-h-0 flex-col"
+        :class="phone ? '' : 'col-1 row-2 border-r-2 border-ink'"
+        :inert="(phone && covered) || sheet === 'lures'"
       >
-        <button
-          v-for="b in [BACKGROUNDS[store.reading.background].words, phase, JAR_WORDS[store.reading.tint], 'More']"
-          :key="b"
-          type="button"
-          class="min-h-11 border-r border-current/40 px-1 leading-tight capitalize last:border-0"
-          @click="open('conditions')"
+        <HintStrip />
+        <WaterColumn
+          v-model:reach-m="reachM"
+          v-model:held="held"
+          :class="phone ? 'h-101 landscape:h-[86dvh]' : 'min-h-0 flex-1'"
+          :phone="phone"
+          @food="open('food')"
+        />
+        <nav
+          v-if="phone"
+          class="figure grid grid-cols-4 bg-bed2 text-small font-semibold text-on-bed"
+          aria-label="Conditions"
         >
-          {{ b }}
-        </button>
-      </nav>
-    </div>
-    <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'col-[2/-1] row-2 xl:contents'" :inert="covered">
-      <div
-        class="flex min-h-0 min-w-0 flex-col"
-        :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3] xl:col-2 xl:row-2'"
-      >
-        <StatusLine :failed="failed" />
-        <LurePicker ref="picker" @lures="open('lures')" />
-        <div class="relative"><WorkingLine v-if="slow" @cancel="cancel" /></div>
-        <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
-        <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
+          <button
+            v-for="b in [BACKGROUNDS[store.reading.background].words, phase, JAR_WORDS[store.reading.tint], 'More']"
+            :key="b"
+            type="button"
+            class="min-h-11 border-r border-current/40 px-1 leading-tight capitalize last:border-0"
+            @click="open('conditions')"
+          >
+            {{ b }}
+          </button>
+        </nav>
       </div>
-      <div
-        v-if="!phone"
-        :class="[
-          'region scrolls min-h-0 max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink',
-          'xl:col-3 xl:row-2 xl:border-ink',
-        ]"
-        tabindex="0"
-        role="region"
-        aria-label="Plate"
-      >
-        <RodsPanel class="border-t-0 xl:hidden" :phone="false" @select="choose" />
-        <PlatePanel v-if="plate" :screen="plate" @select="choose" />
+      <div class="flex min-h-0 min-w-0 flex-col" :class="phone ? '' : 'col-[2/-1] row-2 xl:contents'" :inert="covered">
+        <div
+          class="flex min-h-0 min-w-0 flex-col"
+          :class="phone ? '' : 'max-xl:max-h-[62%] max-xl:flex-[3] xl:col-2 xl:row-2'"
+        >
+          <StatusLine :failed="failed" />
+          <LurePicker ref="picker" @lures="open('lures')" />
+          <div class="relative"><WorkingLine v-if="slow" @cancel="cancel" /></div>
+          <CallsPanel ref="list" class="min-h-0 flex-1" :phone="phone" @select="choose" @move="id => (chosenId = id)" />
+          <RodsPanel :phone="phone" :class="phone ? '' : 'max-xl:hidden'" @select="choose" />
+        </div>
+        <div
+          v-if="!phone"
+          :class="[
+            'region scrolls min-h-0 max-xl:flex-[2] max-xl:border-t-2 max-xl:border-ink',
+            'xl:col-3 xl:row-2 xl:border-ink',
+          ]"
+          tabindex="0"
+          role="region"
+          aria-label="Plate"
+        >
+          <RodsPanel class="border-t-0 xl:hidden" :phone="false" @select="choose" />
+          <PlatePanel v-if="plate" :screen="plate" @select="choose" />
+        </div>
       </div>
-    </div>
-    <template #thumb><KeepButton bar /></template>
+    </template>
+    <template #thumb><KeepButton v-if="!first.isOpen" bar /></template>
     <template #sheet>
       <WhichLure v-if="sheet === 'lures'" :phone="phone" @conditions="open('conditions')" @fish="fishLure" />
       <ConditionsSheet v-else-if="sheet === 'conditions'" @readings="open('readings')" @waters="open('waters')" />

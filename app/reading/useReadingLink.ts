@@ -14,8 +14,9 @@ export const nowMinute = (): number => Math.floor(Date.now() / MINUTE_MS) * MINU
 /**
  * The scene lives in the address, so that a link shares it and a reload brings it back. The last one is remembered on
  * the device: a visit without a link opens on its water, now. Other tabs of this device show the same.
+ * @param onFirst called where nothing was linked or remembered: somebody is here for the first time
  */
-export function useReadingLink(): void {
+export function useReadingLink({ onFirst = () => {} } = {}): void {
   const store = useReadingStore()
   const route = useRoute()
   const router = useRouter()
@@ -33,7 +34,10 @@ export function useReadingLink(): void {
     const remembered = readingFromQuery(last.value, nowMinute())
     if (linked) store.open(linked)
     else if (remembered) store.open(visiting.value ? remembered : { ...remembered, timeMs: nowMinute() })
-    else void openGuessed(store)
+    else {
+      void openGuessed(store)
+      onFirst()
+    }
     if (linked) keep()
     visiting.value = true
   }
