@@ -28,6 +28,7 @@ import { useRecordsStore } from '~/records/store'
 import { useFirstStore } from '~/first/store'
 import { useCallsStore } from '~/kept/store'
 import { useReadingStore } from '~/reading/store'
+import { useTabStorage } from '~/settings/deviceStorage'
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { useWatersStore } from '~/waters/store'
 import { JAR_WORDS, seasonWords } from '~/words/options'
@@ -56,7 +57,8 @@ useReadingLink({ onFirst: first.begin })
 const phone = usePhone()
 const reachM = ref(3)
 const held = ref(false)
-const chosenId = ref<string | null>(null)
+/** The row of the list that was chosen: it waits while another place is looked at. */
+const chosenId = useTabStorage<string | null>('piscator.chosen', null)
 /** Five distances about where the fish is, the fish's own in second place. */
 const stripM = computed(() => [0.4, 1, 1.7, 2.4, 3.1].map(k => k * store.reading.fishM))
 const owned = computed(() => box.finishIds.filter(id => id.startsWith(`${store.reading.lure}.`)))

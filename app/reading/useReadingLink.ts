@@ -1,5 +1,5 @@
 import { useDebounceFn } from '@vueuse/core'
-import { watch } from 'vue'
+import { onScopeDispose, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { MINUTE_MS } from '#core/units'
 import { firstReading } from './reading'
@@ -26,8 +26,8 @@ export function useReadingLink({ onFirst = () => {} } = {}): void {
   const keep = () => {
     const query = readingQuery(store.reading)
     if (JSON.stringify(query) !== JSON.stringify(last.value)) last.value = query
-    return query
   }
+  const keepSoon = useDebounceFn(keep, 250)
   // Once a visit: whoever comes from another place brings the reading along.
   if (!store.changes) {
     const linked = readingFromQuery(route.query, nowMinute())
@@ -41,8 +41,30 @@ export function useReadingLink({ onFirst = () => {} } = {}): void {
     if (linked) keep()
     visiting.value = true
   }
-  const save = useDebounceFn(() => void router.replace({ query: keep() }), 250)
-  watch(() => store.changes, save)
+  // Whoever is on the way to another place is not called back for an address.
+  const { path } = route
+  let bound = path
+  const offs = [
+    router.beforeEach(to => void (bound = to.path)),
+    router.afterEach(() => void (bound = router.currentRoute.value.path)),
+  ]
+  onScopeDispose(() => offs.forEach(off => off()))
+  const address = useDebounceFn(() => {
+    if (bound === path) void router.replace({ query: readingQuery(store.reading) })
+  }, 250)
+  watch(
+    () => store.changes,
+    () => {
+      keepSoon()
+      void address()
+    },
+  )
+  // Brought along from another place, or come to by the place's own name, it goes into the address here too.
+  if (store.changes) void address()
+  watch(
+    () => route.query,
+    query => void (Object.keys(query).length || address()),
+  )
   watch(last, query => {
     const told = readingFromQuery(query, nowMinute())
     if (told && JSON.stringify(query) !== JSON.stringify(readingQuery(store.reading))) store.set(told)
