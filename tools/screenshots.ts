@@ -196,6 +196,15 @@ interface Shot {
 }
 const DESK: [number, number] = [1280, 800]
 const PHONE: [number, number] = [390, 844]
+/** Somebody who was never here, without a link, on a spring morning. */
+const NEWCOMER = ''
+const MORNING = '2026-04-11T14:40:00Z'
+async function firstMinute(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: /^Tea/ }).check({ force: true })
+  await page.getByRole('button', { name: /half the rod/ }).click()
+  await page.getByRole('radio', { name: 'Spinnerbait' }).check({ force: true })
+  await page.getByTestId('first-answer').waitFor()
+}
 const SHOTS: Shot[] = [
   { name: 'main', query: DAY, theme: 'noon', size: DESK },
   { name: 'dusk', query: DUSK, theme: 'dusk', size: DESK },
@@ -205,7 +214,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-lure', query: GRASS, theme: 'dusk', size: PHONE, then: whichLure },
   { name: 'readings', query: DAY, theme: 'noon', size: DESK, then: desk },
   { name: 'day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: DESK, then: planned },
-  { name: 'day-night', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'night', size: DESK, then: planned },
+  { name: 'first', query: NEWCOMER, theme: 'noon', size: DESK, then: firstMinute },
   { name: 'day-tide', place: 'day', set: { day: SOUND_SET }, query: SOUND, theme: 'dusk', size: DESK, then: tide },
   { name: 'phone-day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: PHONE, then: planned },
   { name: 'box', place: 'box', query: DAY, theme: 'noon', size: DESK, then: filled },
@@ -250,8 +259,10 @@ for (const shot of SHOTS.filter(s => !wanted.length || wanted.includes(s.name)))
     },
     [shot.theme, JSON.stringify(['sky', 'surface', 'disc', 'tint', 'lure', 'fish']), JSON.stringify(shot.set ?? {})],
   )
+  if (shot.query === NEWCOMER) await page.clock.setFixedTime(MORNING)
   await page.goto(`${BASE}/${shot.place ?? ''}${shot.query}`)
-  if (shot.place) await page.getByRole('link', { name: 'Water', exact: true }).waitFor()
+  if (shot.query === NEWCOMER) await page.getByRole('heading', { name: 'What colour is your water?' }).waitFor()
+  else if (shot.place) await page.getByRole('link', { name: 'Water', exact: true }).waitFor()
   else await page.getByTestId('call').first().waitFor()
   await page.waitForTimeout(900)
   await shot.then?.(page)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import LookThrough from '~/made-up/LookThrough.vue'
+import StatusLine from '~/shell/StatusLine.vue'
 import LureTile from '~/water/calls/LureTile.vue'
 import { LURES } from '#core/lure/types'
 import { cap } from '~/words/options'
@@ -9,7 +10,7 @@ import FirstWater from './FirstWater.vue'
 import { useFirstStore } from './store'
 
 /** The first minute: three taps in any order, and the first answer for the water under the boat. */
-defineProps<{ phone: boolean }>()
+defineProps<{ phone: boolean; /** The answer could not be worked out. */ failed: boolean }>()
 const emit = defineEmits<{ lures: []; conditions: []; all: [] }>()
 const first = useFirstStore()
 /** What most have on the line, of each kind one. */
@@ -59,6 +60,7 @@ const lures = computed(() => (first.told.lure && !USUAL.includes(first.told.lure
           </label>
         </div>
       </fieldset>
+      <StatusLine :failed="failed" />
       <FirstAnswer @conditions="emit('conditions')" @all="emit('all')" />
     </div>
     <div class="col-span-full flex flex-wrap items-center gap-4 border-t-2 border-ink px-4 py-3">

@@ -164,6 +164,7 @@ async function showAll() {
     <FirstRun
       v-if="first.isOpen"
       :phone="phone"
+      :failed="failed"
       :inert="covered && (phone || sheet === 'lures')"
       @lures="open('lures')"
       @conditions="open('conditions')"

@@ -1,5 +1,5 @@
 import { type Page, expect, test } from '@playwright/test'
-import { SIZES, cleanInEveryTheme, open } from './screen'
+import { SIZES, asReturning, cleanInEveryTheme, open } from './screen'
 
 const POND = '?lat=34.87&lon=-84.3&zone=America/New_York&lure=spinnerbait&vis=0.8&tint=tea&temp=17.5'
 const bar = (page: Page) => page.getByRole('group', { name: 'Where and when' })
@@ -12,6 +12,7 @@ test.describe('a first visit', () => {
     context,
   }) => {
     await page.goto('/')
+    await page.getByRole('button', { name: 'Skip this' }).click()
     await expect(page.getByTestId('call').first()).toBeVisible()
     await expect(bar(page)).toContainText(/About \d\d° S\s?, guessed by your clock/)
     await expect(bar(page)).toContainText('Today,')
@@ -80,8 +81,9 @@ for (const place of ['day', 'box', 'bench', 'log'])
     if (place === 'day') await expect(page.getByText(/spinnerbait/i).first()).toBeVisible()
   })
 
-test('a first visit is clean in every theme on a phone', async ({ page }) => {
+test('a visit without a link or a memory is clean in every theme on a phone', async ({ page }) => {
   await page.setViewportSize(SIZES.phone)
+  await asReturning(page)
   await page.goto('/')
   await expect(page.getByTestId('call').first()).toBeVisible()
   await cleanInEveryTheme(page)

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import type { CallRecord } from '../../shared/schema/record'
-import { SIZES, clean, firstCall, open, takeLure } from './screen'
+import { SIZES, asReturning, clean, firstCall, open, takeLure } from './screen'
 
 const kept = (page: Parameters<typeof open>[0]) => page.getByTestId('kept')
 const tie = (page: Parameters<typeof open>[0]) => page.getByRole('button', { name: 'I tied this on' }).first().click()
@@ -118,6 +118,7 @@ test.describe('a worker that fails', () => {
       away && request.resourceType() === 'script' ? route.abort() : route.fallback(),
     )
     await page.setViewportSize(SIZES.desk)
+    await asReturning(page)
     await page.goto('/')
     await expect(page.getByText('The ranking cannot be worked out just now')).toBeVisible({ timeout: 15_000 })
     await context.unrouteAll()

@@ -22,6 +22,9 @@ export async function visit(page: Page, path: string, settings: Record<string, s
   await page.goto(onOneMorning(path))
 }
 
+/** Somebody who was here before: the first minute's questions are not asked. */
+export const asReturning = (page: Page) => page.addInitScript(() => localStorage.setItem('piscator.begun', 'true'))
+
 /** A link that names its moment: opened without one it is opened now, and tests would change with the day. */
 function onOneMorning(path: string): string {
   const [place, query = ''] = path.split('?')
