@@ -8,14 +8,17 @@ const WATERS = ['018f0000-0000-4000-8000-000000000002', '018f0000-0000-4000-8000
 export function seasonsOf(): unknown {
   const rounded = (v: unknown): unknown =>
     JSON.parse(JSON.stringify(v, (_, x: unknown) => (typeof x === 'number' ? Number(x.toPrecision(4)) : x)))
-  return [
-    [5, 24, true],
-    [6, 24, false],
-    [7, 6, true],
-  ].map(([seed, many, schools]) => {
-    const { trips, standsOf } = simulate(seed as number, many as number, schools as boolean)
-    const on = trips.map((t, i) => ({ ...t, water: WATERS[i % 2]! }))
-    const stands = askedIn(on).map(asked => ({ asked, stands: standsOf(asked) }))
-    return rounded(seasonOf({ trips: on }, stands))
-  })
+  const ANGLERS = {
+    'schools that mean something': [5, 24, true],
+    'none that do': [6, 24, false],
+    'few trips': [7, 6, true],
+  }
+  return Object.fromEntries(
+    Object.entries(ANGLERS).map(([name, [seed, many, schools]]) => {
+      const { trips, standsOf } = simulate(seed as number, many as number, schools as boolean)
+      const on = trips.map((t, i) => ({ ...t, water: WATERS[i % 2]! }))
+      const stands = askedIn(on).map(asked => ({ asked, stands: standsOf(asked) }))
+      return [name, rounded(seasonOf({ trips: on }, stands))]
+    }),
+  )
 }
