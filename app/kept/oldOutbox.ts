@@ -1,5 +1,4 @@
-import { ENGINE_VERSION } from '#core/ranking/version'
-import { keptQuestion } from '#shared/keptQuestion'
+import { keptQuestion, shownOf } from '#shared/kept'
 import type { CallInput } from '#shared/schema/call'
 import type { useRecordsStore } from '~/records/store'
 
@@ -23,8 +22,15 @@ export async function bringOverOutbox(records: Pick<ReturnType<typeof useRecords
     if (w.kind === 'drop') await records.remove('call', w.id)
     else {
       const { asked, tiedOn, keptAt, waterId = null, leaned, exactPlace = false } = w.input
-      const shown = { engine: ENGINE_VERSION, first: [] }
-      const call = { asked: keptQuestion(asked, exactPlace), tiedOn, name: w.name, keptAt, waterId, rank: null, shown }
+      const call = {
+        asked: keptQuestion(asked, exactPlace),
+        tiedOn,
+        name: w.name,
+        keptAt,
+        waterId,
+        rank: null,
+        shown: shownOf([]),
+      }
       await records.put('call', leaned ? { ...call, leaned } : call, w.id)
     }
   }

@@ -1,14 +1,10 @@
 import { computed } from 'vue'
 import { finishById } from '#core/lure/finish'
 import { type Answers, useAnswers } from '~/water/useScreen'
-import { ENGINE_VERSION } from '#core/ranking/version'
-import { keptQuestion } from '#shared/keptQuestion'
+import { keptQuestion, shownOf } from '#shared/kept'
 import { useTaughtStore } from '~/records/taught'
 import { useSettingsStore } from '~/settings/store'
 import { useCallsStore } from './store'
-
-/** So many that stood first are kept with a call. */
-const SHOWN = 3
 
 /** Keep the chosen finish with the question it answered, both from the answer that is seen, and take that back. */
 export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> = useAnswers()) {
@@ -34,7 +30,7 @@ export function useKeeping({ screen, asked }: Pick<Answers, 'screen' | 'asked'> 
       name,
       waterId: asked.value.waterId,
       rank: screen.value.call.rank,
-      shown: { engine: ENGINE_VERSION, first: screen.value.rows.slice(0, SHOWN).map(r => r.finishId) },
+      shown: shownOf(screen.value.rows.map(r => r.finishId)),
       ...(taught.leaned ? { leaned: taught.leaned } : {}),
     })
   }

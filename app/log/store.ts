@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v7 as newId } from 'uuid'
 import { computed, ref } from 'vue'
-import { ENGINE_VERSION } from '#core/ranking/version'
+import { shownOf } from '#shared/kept'
 import type { Rod, TapKind, TapRecord, TripRecord } from '#shared/schema/record'
 import { type Kept, useRecordsStore } from '~/records/store'
 import { spellOf, trialOf } from './trial'
@@ -10,9 +10,6 @@ import { useWhereaboutsStore } from './whereabouts'
 
 /** The same target touched again so soon is one touch of a wet finger, ms. */
 const BOUNCE_MS = 400
-/** So many of a list are kept with what was chosen from it. */
-const SHOWN = 3
-
 /** The log: the trip that is under way, and every tap on it, on the device before anything else. */
 export const useLogStore = defineStore('log', () => {
   const records = useRecordsStore()
@@ -89,7 +86,7 @@ export const useLogStore = defineStore('log', () => {
     tap('rig', {
       rod: i,
       rig: to,
-      ...(first.length ? { shown: { engine: ENGINE_VERSION, first: first.slice(0, SHOWN) } } : {}),
+      ...(first.length ? { shown: shownOf(first) } : {}),
     })
   return { trips, allTaps, current, taps, who, rod, start, change, end, resume, tap, touch, undo, mend, takeOut, rig }
 })

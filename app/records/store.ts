@@ -39,7 +39,7 @@ export interface Entry extends Pick<SyncEvent, 'kind' | 'body'> {
 }
 
 /**
- * What an angler keeps beside calls: every change is an event on the device first, sent when the server answers, merged
+ * What an angler keeps: every change is an event on the device first, sent when the server answers, merged
  * with what other devices did. Nothing is lost when the page is closed in between, and nothing doubled when it is sent
  * twice.
  */

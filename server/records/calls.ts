@@ -2,10 +2,9 @@ import { isEqual } from 'ohash'
 import { Op } from 'sequelize'
 import { v7 as newId } from 'uuid'
 import type { Answer } from '#core/ranking/answer'
-import { ENGINE_VERSION } from '#core/ranking/version'
 import { finishById } from '#core/lure/finish'
 import type { Request } from '#core/request/request'
-import { keptQuestion } from '#shared/keptQuestion'
+import { keptQuestion, shownOf } from '#shared/kept'
 import type { CallInput } from '#shared/schema/call'
 import type { CallRecord } from '#shared/schema/record'
 import { UUID } from '#shared/uuid'
@@ -18,8 +17,6 @@ import type { Amount } from './turn'
 export const PAGE = 200
 /** Every finish of a lure: the place of what was tied on is wanted, however low it was. */
 const ALL = 60
-/** So many that stood first are kept with a call. */
-const SHOWN = 3
 
 export interface CallOut {
   id: string
@@ -148,7 +145,7 @@ export async function keepCall(
       keptAt: new Date(input.keptAt).toISOString(),
       waterId: input.waterId ?? null,
       rank: ranked.find(r => r.finish.id === finish.id)?.rank ?? null,
-      shown: { engine: ENGINE_VERSION, first: ranked.slice(0, SHOWN).map(r => r.finish.id) },
+      shown: shownOf(ranked.map(r => r.finish.id)),
       ...(input.leaned === undefined ? {} : { leaned: input.leaned }),
     }
     // Sent twice at one moment it is one change, by its id; kept again after it was taken back it is another.

@@ -23,6 +23,7 @@ import {
 } from '#core/request/field'
 import { READINGS } from '#core/request/readings'
 import { REQUEST } from '#core/request/request'
+import { SHOWN_FIRST } from '#shared/kept'
 import { schemaOf } from '#shared/schema/fields'
 import { LIMITS, VOCABULARY } from '#shared/vocabulary'
 
@@ -279,7 +280,7 @@ export type Place = ValueOf<typeof PLACE>
 const SHOWN = group(
   {
     engine: required(text(20, { name: 'The engine' })),
-    first: required(list(finishId('What stood first'), 3, { name: 'What stood first' })),
+    first: required(list(finishId('What stood first'), SHOWN_FIRST, { name: 'What stood first' })),
   },
   { name: 'What was shown', about: 'what stood first when it was tied on, and by which engine' },
 )
