@@ -61,6 +61,7 @@ try {
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.addInitScript(() => localStorage.setItem('piscator.begun', 'true'))
     await page.goto(`http://127.0.0.1:${port}/`, { timeout: FIRST_MS })
     await page.getByTestId('call').first().waitFor({ timeout: FIRST_MS })
     await drawsEdits(page)

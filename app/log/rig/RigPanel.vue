@@ -75,6 +75,10 @@ const rods = computed(() =>
   }),
 )
 const ownedOf = (lure: LureId) => new Set([...owned.value].filter(id => id.startsWith(`${lure}.`)))
+/** Until what the box has stands in for what it has not, a trip would begin with lures that are not aboard. */
+const unsettled = computed(
+  () => !byHand.value && !failed.value && rods.value.some(r => !r.order && ownedOf(r.rod.lure).size > 0),
+)
 const settled = () => rods.value.map(({ rod, changes }): RigRod => ({ rod, changes }))
 const change = (i: number, rod: Rod) => {
   byHand.value = settled().map((r, k) => (k === i ? { rod, changes: r.rod.lure === rod.lure ? r.changes : [] } : r))
@@ -202,7 +206,7 @@ async function begin() {
       <button
         type="button"
         class="action disabled:opacity-60"
-        :disabled="waiting || !rods.length || records.isMadeUp"
+        :disabled="waiting || unsettled || !rods.length || records.isMadeUp"
         @click="begin"
       >
         Begin{{ waters.current ? ` at ${waters.current.name}` : '' }}
