@@ -1,6 +1,16 @@
 import type Joi from 'joi'
 import parse from 'joi-to-json'
 import { answerSchema, readingsAnswerSchema } from '#shared/schema/answer'
+import {
+  accountAnswerSchema,
+  deviceNameSchema,
+  nameSchema,
+  passkeySchema,
+  passkeySignInSchema,
+  passwordSchema,
+  passwordSignInSchema,
+  restoreSchema,
+} from '#shared/schema/account'
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
 import { dayAnswerSchema, daySchema } from '#shared/schema/day'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
@@ -24,6 +34,8 @@ const ref = (name: string) => ({ $ref: `#/components/schemas/${name}` })
 const json = (schema: object) => ({ 'application/json': { schema } })
 const plain = (description: string) => ({ description })
 const faulty = (description: string) => ({ description, content: json(ref('Faults')) })
+const signedOut = faulty('This device was signed out.')
+const body = (name: string) => ({ required: true, content: json(ref(name)) })
 const refused = { description: 'One entry per fault.', content: json(ref('Faults')) }
 const busy = {
   content: json(ref('Faults')),
@@ -171,6 +183,94 @@ const ADDRESSES = {
       responses: { 204: plain('Moved.'), 422: refused, 503: busy },
     },
   },
+  '/account': {
+    get: {
+      summary: 'The name, the ways of signing in, the devices signed in.',
+      responses: { 200: { description: 'The account.', content: json(ref('Account')) }, 401: signedOut, 503: busy },
+    },
+    delete: {
+      summary: 'Take everything away: erased in ten minutes, until then brought back by the word given.',
+      responses: { 200: plain('The word and until when.'), 401: signedOut, 503: busy },
+    },
+  },
+  '/account/restore': {
+    post: {
+      summary: 'Bring back what was taken away.',
+      requestBody: body('Restore'),
+      responses: { 204: plain('It is back, and this device signed in.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/name': {
+    put: {
+      summary: 'Change the name.',
+      requestBody: body('Name'),
+      responses: { 204: plain('Changed.'), 401: signedOut, 409: faulty('Somebody has it.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/password': {
+    put: {
+      summary: 'Set or change the password; where there was one, every other device is signed out.',
+      requestBody: body('Password'),
+      responses: { 204: plain('Set.'), 401: signedOut, 409: faulty('The name is taken.'), 422: refused, 503: busy },
+    },
+    delete: {
+      summary: 'Take the password away.',
+      responses: { 204: plain('Gone.'), 401: signedOut, 409: faulty('Nothing else is left.'), 503: busy },
+    },
+  },
+  '/account/passkeys/options': {
+    post: {
+      summary: 'What the browser is to make a passkey by (WebAuthn 3, 5.4).',
+      requestBody: body('Name'),
+      responses: { 200: plain('The options.'), 401: signedOut, 409: faulty('The name is taken.'), 422: refused },
+    },
+  },
+  '/account/passkeys': {
+    post: {
+      summary: 'Keep the passkey the browser made.',
+      requestBody: body('Passkey'),
+      responses: { 204: plain('Kept.'), 401: signedOut, 409: faulty('The name is taken.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/passkeys/{id}': {
+    parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }],
+    delete: {
+      summary: 'Take a passkey away.',
+      responses: { 204: plain('Gone.'), 401: signedOut, 409: faulty('Nothing else is left.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/sign-in/options': {
+    post: {
+      summary: 'What the browser is to ask its passkeys by (WebAuthn 3, 5.5).',
+      responses: { 200: plain('The options.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/sign-in/passkey': {
+    post: {
+      summary: 'Sign in by the answer of a passkey; what the device kept under no account joins.',
+      requestBody: body('PasskeySignIn'),
+      responses: { 204: plain('Signed in.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/sign-in/password': {
+    post: {
+      summary: 'Sign in by a name and a password; what the device kept under no account joins.',
+      requestBody: body('PasswordSignIn'),
+      responses: { 204: plain('Signed in.'), 422: refused, 503: busy },
+    },
+  },
+  '/account/devices/{id}': {
+    parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }],
+    put: {
+      summary: 'Name a device.',
+      requestBody: body('DeviceName'),
+      responses: { 204: plain('Named.'), 401: signedOut, 404: faulty('No such device.'), 422: refused, 503: busy },
+    },
+    delete: {
+      summary: 'Sign a device out, this one or another.',
+      responses: { 204: plain('Signed out.'), 401: signedOut, 422: refused, 503: busy },
+    },
+  },
   '/waters': {
     get: {
       summary: 'Waters of the angler and of the demonstration basin.',
@@ -197,7 +297,12 @@ const ADDRESSES = {
     post: {
       summary: "Records of the angler's devices: events in, acknowledged ids and other devices' events out, by cursor.",
       requestBody: { required: true, content: json(ref('SyncRequest')) },
-      responses: { 200: { description: 'What is kept and new.', content: json(ref('Sync')) }, 422: refused, 503: busy },
+      responses: {
+        200: { description: 'What is kept and new.', content: json(ref('Sync')) },
+        409: faulty('It is not who it was.'),
+        422: refused,
+        503: busy,
+      },
     },
   },
   '/calls': {
@@ -237,6 +342,7 @@ interface Operation {
 const TAGS = {
   engine: 'The engine: asked and answered, without an account; nothing is stored.',
   records: "An angler's records, by the cookie of a device.",
+  account: 'Signing in, and the devices that are.',
   place: 'Waters, forecast and instruments.',
   server: 'The server itself.',
 } as const
@@ -248,6 +354,11 @@ const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
   'trials': 'engine',
   'season': 'engine',
   'lures': 'engine',
+  'account': 'account',
+  'device': 'account',
+  'sign-out': 'account',
+  'recovery-code': 'account',
+  'recover': 'account',
   'waters': 'place',
   'forecast': 'place',
   'instruments': 'place',
@@ -318,6 +429,14 @@ export function openApi(version: string) {
     Lures: described(luresAnswerSchema, parts),
     SeasonRequest: described(seasonSchema, parts),
     Season: described(seasonAnswerSchema, parts),
+    Account: described(accountAnswerSchema, parts),
+    Name: described(nameSchema, parts),
+    DeviceName: described(deviceNameSchema, parts),
+    Password: described(passwordSchema, parts),
+    Passkey: described(passkeySchema, parts),
+    PasskeySignIn: described(passkeySignInSchema, parts),
+    PasswordSignIn: described(passwordSignInSchema, parts),
+    Restore: described(restoreSchema, parts),
     SyncRequest: described(syncRequestSchema, parts),
     Sync: described(syncAnswerSchema, parts),
     OrderRequest: described(orderSchema, parts),

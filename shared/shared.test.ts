@@ -253,6 +253,17 @@ describe('the OpenAPI description', () => {
   ])('takes %s for an id: %s', (id, ok) => expect(check(idSchema, id).ok).toBe(ok))
   it('describes every address', () => {
     expect(Object.keys(doc.paths).sort()).toEqual([
+      '/account',
+      '/account/devices/{id}',
+      '/account/name',
+      '/account/passkeys',
+      '/account/passkeys/options',
+      '/account/passkeys/{id}',
+      '/account/password',
+      '/account/restore',
+      '/account/sign-in/options',
+      '/account/sign-in/passkey',
+      '/account/sign-in/password',
       '/calls',
       '/calls/{id}',
       '/day-plans',

@@ -7,13 +7,17 @@ import {
   type Sequelize,
 } from 'sequelize'
 
-/** An angler: so far a device with a signed cookie, no name and no password. */
+/** An angler: a device with a signed cookie, or an account with a name that several devices are signed in to. */
 export class Angler extends Model<InferAttributes<Angler>, InferCreationAttributes<Angler>> {
   declare id: string
   /** Raised at every signing out: sessions given before are void. */
   declare sessionVersion: CreationOptional<number>
   /** Hash of the code that moves this angler's records to another device. */
   declare recoveryHash: CreationOptional<string | null>
+  declare name: CreationOptional<string | null>
+  /** The name as it is compared. */
+  declare nameKey: CreationOptional<string | null>
+  declare passwordHash: CreationOptional<string | null>
   /** How many events of this angler's are kept, and how many bytes of them: added up as they come and go. */
   declare eventsKept: CreationOptional<string>
   declare eventBytes: CreationOptional<string>
@@ -82,6 +86,9 @@ export function defineModels(sequelize: Sequelize) {
       id: { type: DataTypes.UUID, primaryKey: true },
       sessionVersion: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
       recoveryHash: { type: DataTypes.TEXT, allowNull: true },
+      name: { type: DataTypes.TEXT, allowNull: true },
+      nameKey: { type: DataTypes.TEXT, allowNull: true },
+      passwordHash: { type: DataTypes.TEXT, allowNull: true },
       eventsKept: { type: DataTypes.BIGINT, allowNull: false, defaultValue: 0 },
       eventBytes: { type: DataTypes.BIGINT, allowNull: false, defaultValue: 0 },
       createdAt: DataTypes.DATE,

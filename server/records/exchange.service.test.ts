@@ -4,7 +4,7 @@ import { type Database, openDatabase } from '#server/db/connection'
 import { migrate } from '#server/db/migrate'
 import type { SyncEvent } from '#shared/schema/sync'
 import { chance } from '../../tests/reference/dice'
-import { newRecoveryCode, recover } from '#server/services/anglers'
+import { signIn } from '#server/accounts/signingIn'
 import { continueMoves } from './moves'
 import { syncEvents } from './exchange'
 import { VERSIONS_KEPT } from './present'
@@ -121,7 +121,7 @@ describe('events of an angler', () => {
     const early = event(1)
     await sync(from, [early])
     const { cursor } = await sync(to, [event(2)])
-    await recover(db, await newRecoveryCode(db, to), from)
+    await signIn(db, to, { anglerId: from, sessionId: newId() }, 'phone')
     await continueMoves(db, to)
     expect((await readOn(to, cursor)).events).toEqual([early])
     expect((await readOn(from, null)).events).toEqual([])
@@ -130,7 +130,7 @@ describe('events of an angler', () => {
     const [from, to] = [await newAngler(), await newAngler()]
     const theirs = Array.from({ length: 5000 }, (_, i) => event(i))
     for (let i = 0; i < theirs.length; i += 1000) await sync(from, theirs.slice(i, i + 1000))
-    await recover(db, await newRecoveryCode(db, to), from)
+    await signIn(db, to, { anglerId: from, sessionId: newId() }, 'phone')
     const heard = new Set<string>()
     let cursor: string | null = null
     let moving = true
@@ -149,9 +149,9 @@ describe('events of an angler', () => {
     const [first, second, third] = [await newAngler(), await newAngler(), await newAngler()]
     const events = [event(1), event(2), event(3)]
     await sync(first, [events[0]!])
-    await recover(db, await newRecoveryCode(db, second), first)
+    await signIn(db, second, { anglerId: first, sessionId: newId() }, 'phone')
     // The process ended before anything moved; the second moved on before it began.
-    await recover(db, await newRecoveryCode(db, third), second)
+    await signIn(db, third, { anglerId: second, sessionId: newId() }, 'phone')
     await sync(second, [events[1]!])
     await continueMoves(db, third)
     await sync(second, [events[2]!])
@@ -195,7 +195,7 @@ describe('events of an angler', () => {
       { id: first.recordId, body: versions[29]!.body },
     ]
     expect(await standing(angler)).toEqual(expected)
-    await recover(db, await newRecoveryCode(db, to), angler)
+    await signIn(db, to, { anglerId: angler, sessionId: newId() }, 'phone')
     await continueMoves(db, to)
     expect(await standing(angler)).toEqual([])
     expect(await standing(to)).toEqual(expected)

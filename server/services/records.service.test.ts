@@ -10,7 +10,9 @@ import { CONNECTIONS, type Database, openDatabase } from '#server/db/connection'
 import { migrate, schemaNoted } from '#server/db/migrate'
 import { SCHEMA } from '#server/db/migrations/index'
 import { seedBasin } from '#server/db/seeds/basin'
-import { makeAngler, newRecoveryCode, plainCode, recover, signOut, sessionStandingOf } from './anglers'
+import { anglerOfCode, newRecoveryCode, plainCode } from '#server/accounts/paperCode'
+import { sessionStandingOf, signOutEverywhere } from '#server/accounts/sessions'
+import { makeAngler, signIn } from '#server/accounts/signingIn'
 import { cursorOf, cursorText, forgetCall, keepCall, listCalls } from '#server/records/calls'
 import { databaseState, unreadyFor } from './health'
 import { continueMoves } from '#server/records/moves'
@@ -291,11 +293,13 @@ describe('the place of a kept call', () => {
 describe('who is asking', () => {
   it('is nobody after signing out, until a new session', async () => {
     const id = await newAngler()
-    expect(await sessionStandingOf(db, { anglerId: id, version: 0 })).toBe('known')
-    await signOut(db, id)
-    expect(await sessionStandingOf(db, { anglerId: id, version: 0 })).toBe('ended')
-    expect(await sessionStandingOf(db, { anglerId: id, version: 1 })).toBe('known')
-    expect(await sessionStandingOf(db, { anglerId: newId(), version: 0 })).toBe('new')
+    const standing = (anglerId: string, version: number) =>
+      sessionStandingOf(db, { id: newId(), anglerId, version }, 'phone')
+    expect(await standing(id, 0)).toBe('known')
+    await signOutEverywhere(db, id)
+    expect(await standing(id, 0)).toBe('ended')
+    expect(await standing(id, 1)).toBe('known')
+    expect(await standing(newId(), 0)).toBe('new')
   })
   it('can be brought to another device by a code, with what that device kept', async () => {
     const [mine, other] = [await newAngler(), await newAngler()]
@@ -304,19 +308,20 @@ describe('who is asking', () => {
     const code = await newRecoveryCode(db, mine)
     expect(code).toMatch(/^([0-9A-HJKMNP-TV-Z]{5}-){3}[0-9A-HJKMNP-TV-Z]{5}$/)
     const sloppy = ` ${code.toLowerCase().replaceAll('-', ' ')} `
-    expect(await recover(db, sloppy, other)).toEqual({ anglerId: mine, version: 0 })
+    expect(await anglerOfCode(db, sloppy)).toBe(mine)
+    await signIn(db, mine, { anglerId: other, sessionId: newId() }, 'phone')
     await continueMoves(db, mine)
     expect((await listCalls(db, mine)).calls).toHaveLength(2)
     expect((await listCalls(db, other)).calls).toHaveLength(0)
-    expect(await recover(db, code, null)).toMatchObject({ anglerId: mine })
+    expect(await anglerOfCode(db, code)).toBe(mine)
   })
   it('is not given away by a code that is void or made up', async () => {
     const id = await newAngler()
     const first = await newRecoveryCode(db, id)
     const second = await newRecoveryCode(db, id)
     expect(second).not.toBe(first)
-    expect(await recover(db, first, null)).toBeNull()
-    expect(await recover(db, 'AAAAA-AAAAA-AAAAA-AAAAA', null)).toBeNull()
+    expect(await anglerOfCode(db, first)).toBeNull()
+    expect(await anglerOfCode(db, 'AAAAA-AAAAA-AAAAA-AAAAA')).toBeNull()
     const row = await db.Angler.findByPk(id)
     expect(row!.recoveryHash).not.toContain(plainCode(second))
   })

@@ -1,12 +1,7 @@
-import { createHash, randomUUID, webcrypto } from 'node:crypto'
+import { createHash, webcrypto } from 'node:crypto'
 import { type H3Event, deleteCookie, getCookie, getRequestProtocol, setCookie } from 'h3'
 import * as Iron from 'iron-webcrypto'
-
-/** Who a device is: the angler it belongs to, and the version of that angler's sessions it was given. */
-export interface DeviceSession {
-  anglerId: string
-  version: number
-}
+import type { DeviceSession } from '#server/accounts/sessions'
 
 const DAY_S = 60 * 60 * 24
 /** As long as browsers keep a cookie at all. */
@@ -16,10 +11,11 @@ const RENEW_S = DAY_S
 
 /** What a cookie holds, sealed. */
 interface Sealed {
+  /** The session's: it stays when the cookie is given out anew. */
   id: string
   /** When it was given out, ms since 1970. */
   createdAt: number
-  data: Partial<DeviceSession>
+  data: Partial<Omit<DeviceSession, 'id'>>
 }
 
 /**
@@ -71,7 +67,10 @@ async function read(event: H3Event): Promise<Held | null> {
     const value = cookie ? await opened(cookie, secret) : null
     const { anglerId, version = 0 } = value?.data ?? {}
     if (!value || !anglerId) continue
-    return { session: { anglerId, version }, stale: i > 0 || Date.now() - value.createdAt > RENEW_S * 1000 }
+    return {
+      session: { id: value.id, anglerId, version },
+      stale: i > 0 || Date.now() - value.createdAt > RENEW_S * 1000,
+    }
   }
   return null
 }
@@ -98,7 +97,8 @@ const cookieSettings = (event: H3Event) => ({
 
 export async function writeSession(event: H3Event, session: DeviceSession): Promise<void> {
   const [now, ...before] = names(event)
-  const value: Sealed = { id: randomUUID(), createdAt: Date.now(), data: { ...session } }
+  const { id, ...data } = session
+  const value: Sealed = { id, createdAt: Date.now(), data }
   const sealed = await Iron.seal(CRYPTO, value, now!.secret, ironSettings(now!.secret))
   setCookie(event, now!.name, sealed, { ...cookieSettings(event), maxAge: MAX_AGE_S })
   for (const { name } of before) if (getCookie(event, name)) deleteCookie(event, name, cookieSettings(event))

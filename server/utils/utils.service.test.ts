@@ -39,7 +39,7 @@ const { faultError, validatedBody, validatedParam } = await import('./validated'
 const { default: limits } = await import('#server/middleware/4.limits')
 const { migrate } = await import('#server/db/migrate')
 const { openDatabase } = await import('#server/db/connection')
-const { signOut } = await import('#server/services/anglers')
+const { signOutEverywhere } = await import('#server/accounts/sessions')
 
 let server: Server
 let base = ''
@@ -67,7 +67,7 @@ beforeAll(async () => {
     .post(
       '/sign-out',
       defineEventHandler(async event => {
-        await signOut(database(), (await anglerId(event))!)
+        await signOutEverywhere(database(), (await anglerId(event))!)
         endSession(event)
         return {}
       }),
@@ -149,7 +149,7 @@ describe('who is asking', () => {
     const { id } = (await d.ask('/ensure', { method: 'POST' })).body
     const forged = d.cookie().slice(0, -3) + 'abc'
     expect((await (await fetch(`${base}/who`, { headers: { cookie: forged } })).json()).id).toBe(null)
-    await signOut(database(), id)
+    await signOutEverywhere(database(), id)
     expect((await d.ask('/who')).body).toEqual({ id: null })
     expect((await d.ask('/known')).body.id).not.toBe(id)
   })

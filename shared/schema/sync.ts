@@ -37,6 +37,8 @@ export const eventSchema = Joi.object<SyncEvent>({
 
 export interface SyncRequest {
   cursor?: string | null
+  /** Who the device was told it is: where it is somebody else by now, nothing is taken. */
+  angler?: string | null
   events: unknown[]
 }
 /** `POST /api/v1/sync`: the events themselves are looked at one by one, so that one slip holds up no other. */
@@ -46,6 +48,10 @@ export const syncSchema = Joi.object<SyncRequest>({
     .allow(null)
     .label('The cursor')
     .messages({ 'string.pattern.base': 'That is no place among the events. Begin anew without it.' }),
+  angler: Joi.string()
+    .pattern(/^[0-9a-f]{16}$/)
+    .allow(null)
+    .label('The angler'),
   events: Joi.array().max(AT_ONCE).label('The events').required(),
 })
   .label('The request')
@@ -54,6 +60,8 @@ export const syncSchema = Joi.object<SyncRequest>({
 export interface SyncAnswer {
   /** Ids that are kept now, also those that were before. */
   accepted: string[]
+  /** Who the device is: a mark to know itself by, and nobody else. */
+  angler: string
   /** What will never be kept as it is, by its place in the request. */
   refused: { index: number; id: string | null; errors: { path: string; code: string; message: string }[] }[]
   /** What other devices did since the cursor, in the order it arrived. */
@@ -67,6 +75,7 @@ export interface SyncAnswer {
 export const syncRequestSchema = syncSchema.keys({ events: Joi.array().items(eventSchema).max(AT_ONCE).required() })
 export const syncAnswerSchema = Joi.object<SyncAnswer>({
   accepted: Joi.array().items(Joi.string()).required().description('kept now, also those that were before'),
+  angler: Joi.string().required().description('a mark by which the device knows itself'),
   refused: Joi.array()
     .items(
       Joi.object({

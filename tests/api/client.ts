@@ -1,7 +1,11 @@
 /** A client that keeps its cookie, as a browser does. */
 export class Client {
   cookie = ''
-  constructor(public url: string) {}
+  /** @param address where it says it comes from, for a server that believes its proxy */
+  constructor(
+    public url: string,
+    private readonly address?: string,
+  ) {}
   async call(
     method: string,
     path: string,
@@ -13,6 +17,7 @@ export class Client {
       headers: {
         ...(body === undefined && raw === undefined ? {} : { 'content-type': 'application/json' }),
         cookie: this.cookie,
+        ...(this.address ? { 'x-forwarded-for': this.address } : {}),
       },
       body: raw ?? (body === undefined ? undefined : JSON.stringify(body)),
     })

@@ -1,9 +1,9 @@
-import { signOut } from '#server/services/anglers'
+import { signOutEverywhere } from '#server/accounts/sessions'
 
 /** Ends this angler's sessions on every device: 204. Cookies given before open nothing any more. */
 export default defineEventHandler(async event => {
   const id = await anglerId(event)
-  if (id) await signOut(database(), id)
+  if (id) await signOutEverywhere(database(), id)
   endSession(event)
   return sendNoContent(event)
 })

@@ -15,7 +15,8 @@ const underWay = new Map<string, number>()
 
 /**
  * Events in, acknowledged ids and other devices' events out, by cursor: 200 also where single events are refused, each
- * with its faults; 422 where the request itself is wrong or the device has kept all it may.
+ * with its faults; 422 where the request itself is wrong or the device has kept all it may; 409 where the device is not
+ * who it was told it is, so that nothing is called sent that its owner could not read back.
  */
 export default defineEventHandler(async (event): Promise<SyncAnswer> => {
   const device = deviceOf(event)
@@ -26,13 +27,15 @@ export default defineEventHandler(async (event): Promise<SyncAnswer> => {
   }
   underWay.set(device, mine + 1)
   try {
-    const { cursor = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES), 'events')
+    const { cursor = null, angler = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES), 'events')
     const { good, refused } = await checkedEvents(events)
     const anglerId = await ensureAngler(event)
+    const mark = anglerMark(anglerId)
+    if (angler && angler !== mark) throw faultError(409, [ANOTHER])
     const lowered = good.map(g => withSmallIds(g.event))
     const result = await syncEvents(database(), anglerId, lowered, cursor, Date.now())
     void continueMoves(database(), anglerId).catch(logLater)
-    return answerOf(result, good, refused)
+    return answerOf(result, mark, good, refused)
   } finally {
     const left = underWay.get(device)! - 1
     if (left) underWay.set(device, left)
@@ -69,9 +72,19 @@ const withSmallIds = (e: SyncEvent): SyncEvent => ({
   recordId: e.recordId.toLowerCase(),
 })
 
+const ANOTHER = {
+  path: 'angler',
+  code: 'another',
+  message: 'This device is somebody else by now: its cookie was cleared, or it signed in elsewhere.',
+}
 const UNKEPT = { path: 'body', code: 'unkept', message: 'The database does not take this record as it is.' }
 
-function answerOf(result: SyncResult, good: readonly Good[], refused: SyncAnswer['refused']): SyncAnswer {
+function answerOf(
+  result: SyncResult,
+  angler: string,
+  good: readonly Good[],
+  refused: SyncAnswer['refused'],
+): SyncAnswer {
   if (result.kind === 'quota') {
     throw faultError(422, [{ path: '', code: 'quota', message: 'This angler has kept all that fits here.' }])
   }
@@ -81,6 +94,7 @@ function answerOf(result: SyncResult, good: readonly Good[], refused: SyncAnswer
   return {
     // As they were sent, so that whoever sent them knows them again.
     accepted: good.filter(isKept).map(g => g.event.id),
+    angler,
     refused: [...refused, ...unkept.map(g => ({ index: g.index, id: g.event.id, errors: [UNKEPT] }))],
     ...answer,
   }

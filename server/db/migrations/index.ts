@@ -6,10 +6,21 @@ import { ownWaters } from './0005-own-waters'
 import { anglerTurns } from './0006-turns'
 import { leaned } from './0007-leaned'
 import { records } from './0008-records'
+import { accounts } from './0009-accounts'
 import type { Migration } from './context'
 import names from './names.json' with { type: 'json' }
 
-const WRITTEN: readonly Migration[] = [first, lists, identity, events, ownWaters, anglerTurns, leaned, records]
+const WRITTEN: readonly Migration[] = [
+  first,
+  lists,
+  identity,
+  events,
+  ownWaters,
+  anglerTurns,
+  leaned,
+  records,
+  accounts,
+]
 
 /** Every migration in the order of names.json, by which the runner goes, the server and whoever starts it. */
 export const MIGRATIONS: readonly Migration[] = names.map(name => {
