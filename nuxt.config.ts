@@ -4,6 +4,11 @@ import { API_PAGE, API_PAGE_AT, buildApiPage } from './tools/build/apiPage'
 import { askAhead } from './tools/build/ahead'
 import { sourceHash } from './tools/build/sourceHash'
 import { buildRankingWorker } from './tools/build/rankingWorker'
+import { buildSharedPages } from './tools/build/sharedPages'
+
+const FONTS = ['archivo', 'atkinson-hyperlegible-next'].map(
+  name => `${import.meta.dirname}/node_modules/@fontsource-variable/${name}/files`,
+)
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
@@ -64,13 +69,13 @@ export default defineNuxtConfig({
     },
     workbox: {
       globPatterns: ['**/*.{js,css,woff2,table,svg,png,json}'],
-      globIgnores: [`${API_PAGE_AT}/**`],
+      globIgnores: [`${API_PAGE_AT}/**`, 'fonts/**'],
       maximumFileSizeToCacheInBytes: 8_000_000,
       // Every place is the same page: kept with its scripts, it opens all of them without signal.
       // By what it was made of: two builds of one source are one version.
       additionalManifestEntries: [{ url: '/', revision: sourceHash() }],
       navigateFallback: '/',
-      navigateFallbackDenylist: [/^\/api[/-]/],
+      navigateFallbackDenylist: [/^\/(api[/-]|s\/)/],
       cleanupOutdatedCaches: true,
       clientsClaim: true,
     },
@@ -80,7 +85,11 @@ export default defineNuxtConfig({
   nitro: {
     errorHandler: '~~/server/error',
     compressPublicAssets: true,
-    publicAssets: [{ dir: API_PAGE, baseURL: API_PAGE_AT, maxAge: 3600 }],
+    publicAssets: [
+      { dir: API_PAGE, baseURL: API_PAGE_AT, maxAge: 3600 },
+      // The fonts again, under names that pages without a build of their own can ask for.
+      ...FONTS.map(dir => ({ dir, baseURL: 'fonts', maxAge: 31_536_000 })),
+    ],
     // Every answer carries these, files and what is not there too. The page's own policy is set where its scripts are
     // known (server/plugins/policy.ts).
     routeRules: {
@@ -142,7 +151,10 @@ export default defineNuxtConfig({
     'nitro:init': nitro => {
       // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
       const { rootDir, dev, output, buildDir } = nitro.options
-      const build = () => buildRankingWorker(rootDir, dev ? buildDir : output.serverDir)
+      const folder = dev ? buildDir : output.serverDir
+      const build = async () => {
+        await Promise.all([buildRankingWorker(rootDir, folder), buildSharedPages(rootDir, folder)])
+      }
       nitro.hooks.hook('compiled', build)
     },
   },

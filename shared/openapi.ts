@@ -12,9 +12,11 @@ import {
   restoreSchema,
 } from '#shared/schema/account'
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
+import { crewAnswerSchema, joinSchema, showSchema } from '#shared/schema/crew'
 import { dayAnswerSchema, daySchema } from '#shared/schema/day'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
 import { syncAnswerSchema, syncRequestSchema } from '#shared/schema/sync'
+import { shareOutSchema, shareSchema } from '#shared/schema/share'
 import { luresAnswerSchema, luresSchema } from '#shared/schema/lures'
 import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
 import { seasonAnswerSchema, seasonSchema } from '#shared/schema/season'
@@ -35,6 +37,12 @@ const json = (schema: object) => ({ 'application/json': { schema } })
 const plain = (description: string) => ({ description })
 const faulty = (description: string) => ({ description, content: json(ref('Faults')) })
 const signedOut = faulty('This device was signed out.')
+const uuidIn = (name: string) => ({
+  name,
+  in: 'path',
+  required: true,
+  schema: { type: 'string', format: 'uuid' },
+})
 const body = (name: string) => ({ required: true, content: json(ref(name)) })
 const refused = { description: 'One entry per fault.', content: json(ref('Faults')) }
 const busy = {
@@ -271,6 +279,87 @@ const ADDRESSES = {
       responses: { 204: plain('Signed out.'), 401: signedOut, 422: refused, 503: busy },
     },
   },
+  '/crew': {
+    get: {
+      summary: 'The crew: who is of it, what each shows the other, invitations, who is aboard.',
+      responses: { 200: { description: 'The crew.', content: json(ref('Crew')) }, 401: signedOut, 503: busy },
+    },
+  },
+  '/crew/invites': {
+    post: {
+      summary: 'Ask somebody along: the word for a link that is good once, for a week.',
+      responses: { 200: plain('The word.'), 401: signedOut, 409: faulty('Too many are open.'), 503: busy },
+    },
+  },
+  '/crew/invites/{id}': {
+    parameters: [uuidIn('id')],
+    delete: { summary: 'Take an invitation back.', responses: { 204: plain('Gone.'), 401: signedOut, 422: refused } },
+  },
+  '/crew/invited': {
+    post: {
+      summary: 'Who asks along by an invitation.',
+      requestBody: body('Invitation'),
+      responses: { 200: plain('The name.'), 404: faulty('It is not good any more.'), 422: refused, 503: busy },
+    },
+  },
+  '/crew/join': {
+    post: {
+      summary: 'Go along by an invitation: both show each other their days until either changes it.',
+      requestBody: body('Invitation'),
+      responses: { 204: plain('Of one crew.'), 401: signedOut, 404: faulty('It is not good any more.'), 422: refused },
+    },
+  },
+  '/crew/{id}': {
+    parameters: [uuidIn('id')],
+    put: {
+      summary: 'Show somebody so much and no more.',
+      requestBody: body('Show'),
+      responses: { 204: plain('Shown.'), 401: signedOut, 404: faulty('Not of the crew.'), 422: refused, 503: busy },
+    },
+    delete: {
+      summary: 'Part with somebody: neither sees anything of the other any more.',
+      responses: { 204: plain('Parted.'), 401: signedOut, 422: refused, 503: busy },
+    },
+  },
+  '/crew/{id}/days': {
+    parameters: [uuidIn('id')],
+    get: {
+      summary: "Somebody's days, as much of them as they show.",
+      responses: { 200: plain('The days.'), 401: signedOut, 422: refused, 503: busy },
+    },
+  },
+  '/crew/{id}/aboard/{trip}': {
+    parameters: [uuidIn('id'), uuidIn('trip')],
+    put: {
+      summary: 'Take somebody aboard a trip with a device of their own: each adds to it.',
+      responses: { 204: plain('Aboard.'), 401: signedOut, 404: faulty('No such person or trip.'), 422: refused },
+    },
+    delete: {
+      summary: 'Put somebody ashore; what was tapped stays in both logs.',
+      responses: { 204: plain('Ashore.'), 401: signedOut, 422: refused, 503: busy },
+    },
+  },
+  '/shares': {
+    get: {
+      summary: 'Links that show one thing each, and are good.',
+      responses: { 200: plain('The links, newest first.'), 401: signedOut, 503: busy },
+    },
+    post: {
+      summary: 'Make a link that shows a call, a plan, the box or a verdict as it is now, at /s/ and its id.',
+      requestBody: body('ShareInput'),
+      responses: {
+        200: { description: 'The link.', content: json(ref('Share')) },
+        401: signedOut,
+        409: faulty('Too many.'),
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/shares/{id}': {
+    parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string' } }],
+    delete: { summary: 'Take a link back.', responses: { 204: plain('Gone.'), 422: refused, 503: busy } },
+  },
   '/waters': {
     get: {
       summary: 'Waters of the angler and of the demonstration basin.',
@@ -343,6 +432,8 @@ const TAGS = {
   engine: 'The engine: asked and answered, without an account; nothing is stored.',
   records: "An angler's records, by the cookie of a device.",
   account: 'Signing in, and the devices that are.',
+  crew: 'Friends, and what each shows the other.',
+  shares: 'Links that show one thing to whoever has them.',
   place: 'Waters, forecast and instruments.',
   server: 'The server itself.',
 } as const
@@ -355,6 +446,8 @@ const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
   'season': 'engine',
   'lures': 'engine',
   'account': 'account',
+  'crew': 'crew',
+  'shares': 'shares',
   'device': 'account',
   'sign-out': 'account',
   'recovery-code': 'account',
@@ -437,6 +530,11 @@ export function openApi(version: string) {
     PasskeySignIn: described(passkeySignInSchema, parts),
     PasswordSignIn: described(passwordSignInSchema, parts),
     Restore: described(restoreSchema, parts),
+    Crew: described(crewAnswerSchema, parts),
+    Invitation: described(joinSchema, parts),
+    Show: described(showSchema, parts),
+    ShareInput: described(shareSchema, parts),
+    Share: described(shareOutSchema, parts),
     SyncRequest: described(syncRequestSchema, parts),
     Sync: described(syncAnswerSchema, parts),
     OrderRequest: described(orderSchema, parts),

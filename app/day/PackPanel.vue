@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { knownFinish } from '#core/box/own'
+import { finishById } from '#core/lure/finish'
+import type { ShareInput } from '#shared/schema/share'
 import { useTaughtStore } from '~/records/taught'
 import HandFigure from '~/figures/HandFigure.vue'
 import { useDayStore } from './store'
@@ -24,7 +26,17 @@ defineEmits<{
   json: []
   cancel: []
 }>()
+const ShareButton = defineAsyncComponent(() => import('~/yours/ShareButton.vue'))
 const day = useDayStore()
+/** What a link to this plan holds: finishes of the catalogue, since those of one's own are nobody else's to look up. */
+const sharing = (): ShareInput => {
+  const asked = JSON.parse(JSON.stringify(day.request)) as typeof day.request
+  const lures = asked.lures.map(({ finishIds, ...lane }) => {
+    const known = finishIds?.filter(id => finishById(id)) ?? []
+    return known.length ? { ...lane, finishIds: known } : lane
+  })
+  return { kind: 'plan', asked: { ...asked, lures } }
+}
 const title = computed(() => {
   const n = props.plan?.pack.length ?? 0
   return `${numberWord(n, 'no')} ${n === 1 ? 'lure' : 'lures'} for the day`
@@ -141,6 +153,7 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
       <button type="button" class="quiet" @click="$emit('print', 'pocket')">Print for a pocket</button>
       <button type="button" class="quiet" @click="$emit('calendar')">Calendar file</button>
       <button type="button" class="quiet" @click="$emit('json')">Plan as JSON</button>
+      <ShareButton class="col-span-2 *:w-full" words="Share this plan" :input="sharing" />
     </div>
   </div>
 </template>

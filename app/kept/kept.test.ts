@@ -32,7 +32,9 @@ function fakeServer() {
     const errors = [{ path: 'body.waterId', code: 'unknown', message: state.refusing }]
     const refused = state.refusing ? events.map(({ id }, index) => ({ index, id, errors })) : []
     const accepted = state.refusing ? [] : events.map(e => e.id)
-    return new Response(JSON.stringify({ accepted, refused, events: [], cursor: '0', more: false }))
+    return new Response(
+      JSON.stringify({ angler: 'a', name: null, accepted, refused, events: [], cursor: '0', more: false }),
+    )
   })
   return state
 }

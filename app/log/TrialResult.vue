@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
+import { finishById } from '#core/lure/finish'
+import type { ShareInput } from '#shared/schema/share'
 import { useFinish } from '~/box/useFinish'
 import type { TripRecord } from '#shared/schema/record'
 import type { Tap } from './trip'
@@ -9,6 +11,7 @@ import HandFigure from '~/figures/HandFigure.vue'
 import TrialRoute from './TrialRoute.vue'
 
 // The drawing of charts is not needed to tap.
+const ShareButton = defineAsyncComponent(() => import('~/yours/ShareButton.vue'))
 const TrialRuledOut = defineAsyncComponent(() => import('./TrialRuledOut.vue'))
 
 /** What a fair test has come to: its order and bites, what is ruled out, and the verdict; under way or long over. */
@@ -29,6 +32,13 @@ const sums = computed(() => {
     return { casts: mine.reduce((n, s) => n + s.casts, 0), bites: mine.reduce((n, s) => n + s.bites, 0) }
   }
   return { a: of('a'), b: of('b') }
+})
+const ids = computed(() => (['a', 'b'] as const).map(side => rod(side).finishId) as [string, string])
+const canShare = computed(() => blocks.value.length > 0 && ids.value.every(id => finishById(id)))
+const sharing = (): ShareInput => ({
+  kind: 'verdict',
+  finishIds: ids.value,
+  blocks: blocks.value.map(({ a, b }) => ({ a: { ...a }, b: { ...b } })),
 })
 const per100 = ({ casts, bites }: { casts: number; bites: number }) =>
   casts ? (Math.round((1000 * bites) / casts) / 10).toFixed(1) : '–'
@@ -83,6 +93,7 @@ const block = computed(() => test.value.spells.find(s => s.turn === test.value.n
           </p>
         </template>
         <p class="mt-2">You lose nothing by it: both are fished. Fish the leader when the bites matter.</p>
+        <ShareButton v-if="canShare" class="mt-3" words="Share this test" :input="sharing" />
         <slot />
       </div>
     </div>

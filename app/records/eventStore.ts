@@ -17,6 +17,12 @@ interface EventSchema extends DBSchema {
   places: { key: string; value: string }
 }
 
+/** Whose the events are: the mark the server gave, and the account's name where it is one. */
+export interface Owner {
+  angler: string
+  name: string | null
+}
+
 /** Where events stand on the device: in IndexedDB, or where there is none in memory until the page goes. */
 export interface EventStore {
   /** Whether it outlives the page. */
@@ -29,8 +35,15 @@ export interface EventStore {
   /** Note what the server has acknowledged and told, and how far it was read: all or nothing. */
   settle: (sent: readonly string[], told: readonly SyncEvent[], cursor: string) => Promise<void>
   cursor: () => Promise<string | null>
-  /** Forget how far was read. */
+  /** Forget how far was read, and by whom: what is told next is told from the beginning. */
   beginAnew: () => Promise<void>
+  /** Whose these events are, as the server said last. */
+  owner: () => Promise<Owner | null>
+  own: (owner: Owner) => Promise<void>
+  /** Let everything wait to be sent once more: whoever had it is nobody any more. */
+  sendAnew: () => Promise<void>
+  /** Forget everything of somebody's, or but for what is not sent. */
+  forget: (but?: 'unsent') => Promise<void>
   /** Set aside what the server would not take: it stays, and is not sent again by itself. */
   setAside: (refused: readonly RefusedEvent[]) => Promise<void>
   refused: () => Promise<RefusedEvent[]>
@@ -57,6 +70,10 @@ async function lasting(): Promise<EventStore> {
     const all = await change.store.index('sent').getAll(from)
     await Promise.all([...all.map(e => change.store.put(to(e))), change.done])
   }
+  async function beginAnew(): Promise<void> {
+    await db.delete('places', 'cursor')
+    await db.delete('places', 'owner')
+  }
   return {
     lasting: true,
     all: async () => (await db.getAll('events')).map(plain),
@@ -81,7 +98,26 @@ async function lasting(): Promise<EventStore> {
       await change.done
     },
     cursor: async () => (await db.get('places', 'cursor')) ?? null,
-    beginAnew: () => db.delete('places', 'cursor'),
+    beginAnew,
+    async owner() {
+      const kept = await db.get('places', 'owner')
+      return kept ? (JSON.parse(kept) as Owner) : null
+    },
+    async own(owner) {
+      await db.put('places', JSON.stringify(owner), 'owner')
+    },
+    async sendAnew() {
+      await beginAnew()
+      await changeAll(SENT, e => ({ ...plain(e), sent: WAITS }))
+    },
+    async forget(but) {
+      const change = db.transaction(['events', 'places'], 'readwrite')
+      const events = change.objectStore('events')
+      if (but) for (const key of await events.index('sent').getAllKeys(SENT)) await events.delete(key)
+      else await Promise.all([events.clear(), change.objectStore('places').delete('owner')])
+      await change.objectStore('places').delete('cursor')
+      await change.done
+    },
     async setAside(refused) {
       const change = db.transaction('events', 'readwrite')
       const puts = refused.map(({ event, why }) => change.store.put({ ...event, sent: REFUSED, why }))
@@ -102,6 +138,7 @@ function inMemory(): EventStore {
   const unsent = new Set<string>()
   const aside = new Map<string, RefusedEvent>()
   let place: string | null = null
+  let owner: Owner | null = null
   return {
     lasting: false,
     all: async () => [...events.values()],
@@ -120,6 +157,23 @@ function inMemory(): EventStore {
     },
     cursor: async () => place,
     beginAnew: async () => {
+      place = owner = null
+    },
+    owner: async () => owner,
+    own: async now => {
+      owner = now
+    },
+    async sendAnew() {
+      place = owner = null
+      for (const id of events.keys()) if (!aside.has(id)) unsent.add(id)
+    },
+    async forget(but) {
+      for (const id of events.keys()) if (!but || (!unsent.has(id) && !aside.has(id))) events.delete(id)
+      if (!but) {
+        unsent.clear()
+        aside.clear()
+        owner = null
+      }
       place = null
     },
     async setAside(refused) {

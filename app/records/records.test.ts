@@ -38,14 +38,26 @@ function fakeServer() {
     refuses: [] as string[],
     chokesOn: 'nothing',
     mostBytes: Infinity,
+    /** Who the device's cookie says it is, and the account's name. */
+    angler: 'first',
+    name: null as string | null,
+    /** The session was ended: told once, by the first introduction after it. */
+    ended: false,
   }
   vi.stubGlobal(
     'fetch',
     vi.fn(async (url: string, init: RequestInit) => {
-      if (url === '/api/v1/device') return new Response(null, { status: state.away ? 503 : 204 })
+      if (url === '/api/v1/device') {
+        const status = state.away ? 503 : state.ended ? 401 : 204
+        state.ended = false
+        return new Response(null, { status })
+      }
       state.posts++
       if (state.away) throw new TypeError('away')
-      const { cursor, events } = JSON.parse(init.body as string) as { cursor: string | null; events: SyncEvent[] }
+      if (state.ended) return new Response('{}', { status: 401 })
+      const asked = JSON.parse(init.body as string) as { cursor: string | null; angler?: string; events: SyncEvent[] }
+      const { cursor, angler, events } = asked
+      if (angler && angler !== state.angler) return new Response('{}', { status: 409 })
       const nameOf = (e: SyncEvent) => (e.body as LureRecord | null)?.name ?? ''
       const fault = (message: string) => ({ path: 'body.name', code: 'text', message })
       if ((init.body as string).length > state.mostBytes || events.some(e => nameOf(e) === state.chokesOn))
@@ -56,7 +68,14 @@ function fakeServer() {
       for (const e of events) if (!state.kept.some(k => k.id === e.id)) state.kept.push(e)
       if (state.loseAnswers) throw new TypeError('lost')
       const told = state.kept.slice(Number(cursor ?? 0)).filter(k => !events.some(e => e.id === k.id))
-      const answer = { accepted: events.map(e => e.id), refused, events: told, cursor: String(state.kept.length) }
+      const who = { angler: state.angler, name: state.name }
+      const answer = {
+        ...who,
+        accepted: events.map(e => e.id),
+        refused,
+        events: told,
+        cursor: String(state.kept.length),
+      }
       return new Response(JSON.stringify({ ...answer, more: false }))
     }),
   )
@@ -68,6 +87,16 @@ const names = (store: ReturnType<typeof useRecordsStore>) =>
     .map(l => l.body.name)
     .sort()
 const settled = async (store: ReturnType<typeof useRecordsStore>) => comes(() => expect(store.unsent).toBe(0))
+
+/** A store that has sent what is given. */
+async function sent(server: ReturnType<typeof fakeServer>, ...some: string[]) {
+  const store = useRecordsStore()
+  await store.load()
+  for (const name of some) await store.put('lure', lure(name))
+  await comes(() => expect(server.kept).toHaveLength(some.length))
+  await settled(store)
+  return store
+}
 
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory()
@@ -328,5 +357,63 @@ describe('records', () => {
     await store.sync()
     await comes(() => expect(server.kept).toHaveLength(30))
     expect([store.refused.length, server.posts - before >= 4]).toEqual([0, true])
+  })
+})
+
+describe('who this device is', () => {
+  it('becomes somebody else where its cookie was cleared: everything is sent once more', async () => {
+    const server = fakeServer()
+    const store = await sent(server, 'Bone', 'Black')
+    Object.assign(server, { angler: 'second', kept: [] })
+    await store.put('lure', lure('White'))
+    await comes(() => expect(server.kept).toHaveLength(3))
+    expect([names(store), store.signedOut]).toEqual([['Black', 'Bone', 'White'], false])
+  })
+  it('stays an account’s where its cookie was cleared: nothing goes to a stranger', async () => {
+    const server = fakeServer()
+    server.name = 'Wren'
+    const store = await sent(server, 'Bone')
+    Object.assign(server, { angler: 'stranger', name: null })
+    await store.put('lure', lure('White'))
+    await comes(() => expect(store.signedOut).toBe(true))
+    expect(server.kept).toHaveLength(1)
+    expect(store.words).toBe(
+      'Signed out. What is here is Wren’s: sign in to go on. 1 not sent yet; kept on this device.',
+    )
+    // Somebody else signs in on it.
+    Object.assign(server, { angler: 'odile', name: 'Odile' })
+    await store.hearAnew()
+    expect([store.signedOut, server.kept.length]).toEqual([true, 1])
+    Object.assign(server, { angler: 'first', name: 'Wren' })
+    await store.hearAnew()
+    await comes(() => expect(server.kept).toHaveLength(2))
+    expect([store.signedOut, names(store)]).toEqual([false, ['Bone', 'White']])
+  })
+  it('signed out from elsewhere it holds nothing that was sent, and what was not waits', async () => {
+    const server = fakeServer()
+    server.name = 'Wren'
+    const store = await sent(server, 'Bone')
+    server.ended = true
+    await store.put('lure', lure('White'))
+    await comes(() => expect(store.signedOut).toBe(true))
+    expect([names(store), server.kept.length]).toEqual([['White'], 1])
+    await store.hearAnew()
+    await comes(() => expect(names(store)).toEqual(['Bone', 'White']))
+    server.ended = true
+    await store.sync()
+    await comes(() => expect(names(store)).toEqual([]))
+    expect(store.owner).toBe(null)
+  })
+  it('forgets everything where it is signed out here', async () => {
+    const server = fakeServer()
+    const store = await sent(server, 'Bone')
+    Object.assign(server, { angler: 'next', kept: [] })
+    await store.forget()
+    expect(names(store)).toEqual([])
+    setActivePinia(createPinia())
+    const after = useRecordsStore()
+    await after.load()
+    await settled(after)
+    expect([names(after), server.kept.length]).toEqual([[], 0])
   })
 })

@@ -9,11 +9,11 @@ import { versionOf } from '#shared/recordVersion'
 import { AT_ONCE } from '#shared/sync'
 import { backoff } from '~/common/backoff'
 import { forgetWritten, leftInLog, writeAhead } from './writeAheadLog'
-import { useDeviceStore } from './device'
+import { SignedOutError, useDeviceStore } from './device'
 import { drawn } from './drawn'
 import { type PresentRecord, standsOver, takeIn } from './merge'
 import { parcelOf } from './parcel'
-import { type RefusedEvent, type EventStore, openEventStore } from './eventStore'
+import { type EventStore, type Owner, type RefusedEvent, openEventStore } from './eventStore'
 import { useDeviceStorage } from '~/settings/deviceStorage'
 
 /** What is written is sent once nothing more has been for a moment, and at the latest after a while, ms. */
@@ -22,6 +22,11 @@ const TOGETHER_MS = { rest: 250, most: 1000 } as const
 const ANSWER_MS = 20_000
 /** How often other devices are asked after while the page is seen, ms. */
 const HEEDED_MS = 30_000
+
+/** Answers that say that this device is signed in no more, and that it is somebody else. */
+const [UNKNOWN, ANOTHER] = [401, 409] as const
+/** What other tabs are told where everything on this device was forgotten. */
+const FORGOTTEN = 'forgotten'
 
 /** Answers that say that what was sent is wrong as a whole, or too much at once. */
 const REFUSED_WHOLE: readonly number[] = [413, 422]
@@ -61,6 +66,13 @@ export const useRecordsStore = defineStore('records', () => {
   const trouble = ref<'full' | 'passing' | 'quota' | null>(null)
   /** What the server would not take: it stays on this device until it is corrected, or dropped by hand. */
   const refused = shallowRef<readonly RefusedEvent[]>([])
+  /** Who this device is, as the server said last: a name where it is signed in to an account. */
+  const owner = shallowRef<Owner | null>(null)
+  /**
+   * Whether it is signed in no more, and holds what is that account's: nothing is sent until somebody signs in to it
+   * again, or lets it go.
+   */
+  const signedOut = ref(false)
   /** Events sent at once: fewer after a parcel was refused as a whole, until the one to blame is found. */
   let most = AT_ONCE
   let store: Promise<EventStore> | null = null
@@ -118,6 +130,7 @@ export const useRecordsStore = defineStore('records', () => {
     if (left.length) await shelve(here, left)
     // The app or the server may be another by now, and take it.
     await here.tryRefused()
+    owner.value = await here.owner()
     if (takeIn(standing, await here.all())) changes.value++
     if (await count(here)) for (const e of await here.unsent(unsent.value)) waiting.set(e.id, e)
     if (lookingThrough.value) await lookThrough()
@@ -139,8 +152,13 @@ export const useRecordsStore = defineStore('records', () => {
     if (typeof BroadcastChannel === 'undefined') return
     others = new BroadcastChannel('piscator.records')
     others.onmessage = async ({ data }) => {
+      const here = await open()
+      if (data === FORGOTTEN) {
+        owner.value = await here.owner()
+        return standAnew(here)
+      }
       if (takeIn(standing, data as SyncEvent[])) changes.value++
-      await count(await open())
+      await count(here)
     }
   }
 
@@ -219,11 +237,17 @@ export const useRecordsStore = defineStore('records', () => {
       // A line that neither answers nor breaks off must not hold up every later try.
       signal: AbortSignal.timeout(ANSWER_MS),
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ cursor: await here.cursor(), events: given }),
+      body: JSON.stringify({ cursor: await here.cursor(), angler: owner.value?.angler ?? null, events: given }),
     })
+    if (response.status === UNKNOWN) return device.askAnew()
+    if (response.status === ANOTHER) return isAnother(here)
     if (REFUSED_WHOLE.includes(response.status) && given.length) return refuseWhole(here, given, response)
     if (!response.ok) throw new Error(String(response.status))
     const answer = (await response.json()) as SyncAnswer
+    if (answer.angler !== owner.value?.angler || answer.name !== owner.value.name) {
+      owner.value = { angler: answer.angler, name: answer.name }
+      await here.own(owner.value)
+    }
     const never = answer.refused.flatMap(({ index, errors }) =>
       given[index] ? [{ event: given[index], why: errors.map(e => e.message).join(' ') }] : [],
     )
@@ -286,14 +310,78 @@ export const useRecordsStore = defineStore('records', () => {
     return unsent.value > 0
   }
 
+  /**
+   * The server knows this device as somebody else: its cookie was cleared. What was nobody's but this device's is sent
+   * once more, or nobody could read it back; an account's waits for its own.
+   */
+  async function isAnother(here: EventStore): Promise<boolean> {
+    if (owner.value?.name) {
+      signedOut.value = true
+      return false
+    }
+    await here.sendAnew()
+    owner.value = null
+    return true
+  }
+
+  /** Signed out from elsewhere: what was sent leaves this device; what was not waits for its owner. */
+  async function wasSignedOut(here: EventStore): Promise<void> {
+    const waits = (await count(here)) > 0 && !!owner.value
+    await here.forget(waits ? 'unsent' : undefined)
+    signedOut.value = waits
+    if (!waits) owner.value = null
+    await standAnew(here)
+    others?.postMessage(FORGOTTEN)
+  }
+
+  /** Forget everything on this device: it is signed out here, or taken away. */
+  async function forget(): Promise<void> {
+    await syncing
+    const here = await open()
+    forgetWritten([...waiting.values(), ...leftInLog()])
+    spilt.clear()
+    await here.forget()
+    owner.value = null
+    signedOut.value = false
+    device.forget()
+    await standAnew(here)
+    others?.postMessage(FORGOTTEN)
+  }
+
+  /** What stands, from what the event store holds. */
+  async function standAnew(here: EventStore): Promise<void> {
+    standing.clear()
+    takeIn(standing, [...(await here.all()), ...spilt.values()])
+    refused.value = await here.refused()
+    await count(here)
+    changes.value++
+  }
+
+  /** Every record as it stands, as the change that made it so: what a file of everything holds. */
+  function everything(): SyncEvent[] {
+    void changes.value
+    return [...standing.values()].flatMap(records => [...records.values()]).filter(e => e.body !== null)
+  }
+
+  /** Changes from a file, under the ids they were made with: what is here already is not added again. */
+  async function bringIn(events: readonly SyncEvent[]): Promise<number> {
+    const here = await open()
+    const known = new Set((await here.all()).map(e => e.id))
+    const fresh = events.filter(e => !known.has(e.id))
+    takeIn(standing, fresh)
+    changes.value++
+    await shelve(here, fresh)
+    others?.postMessage(fresh)
+    await count(here)
+    void syncSoon()
+    return fresh.length
+  }
+
   /** Take back, for good, changes that the server would not take: what stood before them stands again. */
   async function drop(ids: readonly string[]): Promise<void> {
     const here = await open()
     await here.drop(ids)
-    refused.value = await here.refused()
-    standing.clear()
-    takeIn(standing, [...(await here.all()), ...spilt.values()])
-    changes.value++
+    await standAnew(here)
   }
 
   /** Put in the event store what it had no room for; while there is none it is sent from where it is. */
@@ -311,17 +399,18 @@ export const useRecordsStore = defineStore('records', () => {
     try {
       const here = await open()
       await gather(here)
-      while (await exchange(here));
+      while (!signedOut.value && (await exchange(here)));
       health.value = 'ok'
       well()
-    } catch {
-      await checkHealth()
+    } catch (error) {
+      if (error instanceof SignedOutError) await wasSignedOut(await open())
+      else await checkHealth()
       again()
     } finally {
       syncing = null
     }
     // What was written while the last exchange was under way goes now.
-    if (!waits() && (await count(await open()))) void sync()
+    if (!waits() && !signedOut.value && (await count(await open()))) void sync()
   }
 
   async function checkHealth(): Promise<void> {
@@ -336,11 +425,21 @@ export const useRecordsStore = defineStore('records', () => {
   /** Hear everything from the beginning: this device is another angler's now, whose events came before. */
   async function hearAnew(): Promise<void> {
     await syncing
-    await (await open()).beginAnew()
+    const here = await open()
+    // What an account left here goes to no other one.
+    if (!owner.value?.name) {
+      await here.beginAnew()
+      owner.value = null
+    }
+    signedOut.value = false
     await sync()
   }
 
   const words = computed(() => {
+    if (signedOut.value) {
+      const waits = unsent.value ? ` ${unsent.value} not sent yet; kept on this device.` : ''
+      return `Signed out. What is here is ${owner.value?.name ?? 'an account'}’s: sign in to go on.${waits}`
+    }
     if (trouble.value === 'full') {
       const kept = unsent.value ? 'What is not sent yet lasts as long as this page.' : 'All of it is sent.'
       return `No room left on this device. ${kept} Free some room: remove other sites' data or files.`
@@ -362,6 +461,8 @@ export const useRecordsStore = defineStore('records', () => {
     trouble,
     refused,
     words,
+    owner,
+    signedOut,
     changes,
     load,
     list,
@@ -372,5 +473,8 @@ export const useRecordsStore = defineStore('records', () => {
     drop,
     sync,
     hearAnew,
+    forget,
+    everything,
+    bringIn,
   }
 })

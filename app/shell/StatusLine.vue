@@ -22,6 +22,7 @@ const words = computed(() => {
     const rest = 'Part of Piscator is missing. It is tried again by itself.'
     return { wrong: 'The ranking cannot be worked out just now.', rest }
   }
+  if (records.signedOut) return { wrong: 'This device is signed out.', rest: records.words }
   const { health } = records
   if (health === 'database-away' || health === 'server-away') {
     return { wrong: AWAY[health], rest: `The ranking goes on: it is worked out here, in the browser. ${waits.value}` }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useRoute } from 'vue-router'
 import { THEMES, useSettingsStore } from '~/settings/store'
 import { cap } from '~/words/options'
 import MadeUpMark from '~/made-up/MadeUpMark.vue'
@@ -13,6 +14,7 @@ import WhereWhen from './WhereWhen.vue'
 defineProps<{ part: 'whole' | 'head' | 'foot' }>()
 defineEmits<{ where: [] }>()
 const settings = useSettingsStore()
+const route = useRoute()
 </script>
 
 <template>
@@ -35,6 +37,15 @@ const settings = useSettingsStore()
       <span class="bars flex" :class="part === 'whole' ? 'ml-3 border-l border-hair pl-1' : ''"><slot /></span>
       <span class="ml-auto flex">
         <WhereWhen v-if="part === 'whole'" class="mr-2 max-[899px]:hidden" @change="$emit('where')" />
+        <NuxtLink
+          to="/yours"
+          prefetch-on="interaction"
+          class="bar flex items-center"
+          :class="route.path === '/yours' ? 'chosen font-bold' : ''"
+          :aria-current="route.path === '/yours' ? 'page' : undefined"
+        >
+          Yours
+        </NuxtLink>
         <button
           type="button"
           class="bar"

@@ -113,7 +113,7 @@ export const PHASE_SHORT = {
 /** Short names for the jars. */
 export const JAR_WORDS: Record<TintId, string> = {
   'blue-clear': 'Clear',
-  'green': 'Algae',
+  'green': 'Green',
   'tea': 'Tea',
   'brown': 'Silt',
   'mixed': 'Mixed',

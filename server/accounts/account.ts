@@ -39,6 +39,11 @@ export async function accountOf(db: Database, anglerId: string): Promise<Account
   return { name: null, password: false, code: false, ...angler, passkeys }
 }
 
+/** The name of an angler's account, or null where it is none. */
+export async function nameOf({ Angler }: Database, anglerId: string): Promise<string | null> {
+  return (await Angler.findByPk(anglerId, { attributes: ['name'], raw: true }))?.name ?? null
+}
+
 /** Give an angler a name, or another; false where somebody has it. */
 export async function setName({ Angler }: Database, anglerId: string, name: string): Promise<boolean> {
   try {

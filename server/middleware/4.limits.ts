@@ -5,7 +5,7 @@ import { readSession } from '#server/utils/session'
 
 /** More than one device, or all together, may ask in a while is refused early: 429, with when to come again. */
 export default defineEventHandler(async event => {
-  if (!event.path.startsWith('/api/')) return
+  if (!event.path.startsWith('/api/') && !event.path.startsWith('/s/')) return
   await REQUESTS.everyone.take(event, ALL)
   const address = addressOf(event)
   await REQUESTS.address.take(event, address)

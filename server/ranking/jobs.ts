@@ -1,6 +1,6 @@
 import type Joi from 'joi'
 import type { Engine } from '#core/index'
-import { dayAnswer } from '#core/day/answer'
+import { type DayAnswer, dayAnswer } from '#core/day/answer'
 import type { DayScores } from '#core/day/plan'
 import type { DayRequest } from '#core/day/request'
 import { dayOf, scoreStep } from '#core/day/scores'
@@ -9,6 +9,8 @@ import { type KitScene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import type { Request } from '#core/request/request'
 import { type SeasonAsk, seasonOf } from '#core/season-learning/season'
 import { standsIn } from '#core/season-learning/stands'
+import { freezeCall, freezePlan, freezeVerdict, frozenDay } from '#server/shares/freeze'
+import type { Block } from '#core/trial/verdict'
 import { type Fault, check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
 import { daySchema } from '#shared/schema/day'
@@ -59,6 +61,8 @@ function checkScenes({ scenes, from }: { scenes: readonly unknown[]; from: numbe
   return faults.length ? { faults } : { text: JSON.stringify(values) }
 }
 
+const castsOf = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + b.a.casts + b.b.casts, 0)
+
 /** Work for a thread: each kind with what it is asked, and what does it. What is long is done in chunks. */
 const jobsOf = (engine: Engine) => ({
   'rank': checked(requestSchema, engine.recommend),
@@ -81,6 +85,12 @@ const jobsOf = (engine: Engine) => ({
   ),
   'order': checked(orderSchema, asked => ({ spells: engine.trialOrder(asked) })),
   'verdict': checked(verdictSchema, ({ blocks }) => engine.trialVerdict(blocks)),
+  'freeze-call': known(freezeCall),
+  'freeze-day': known(frozenDay),
+  'freeze-plan': known(({ asked, answer }: { asked: DayRequest; answer: DayAnswer }) => freezePlan(asked, answer)),
+  'freeze-verdict': known(({ finishIds, blocks }: { finishIds: string[]; blocks: Block[] }) =>
+    freezeVerdict(finishIds, engine.trialVerdict(blocks), castsOf(blocks)),
+  ),
   'describe': known((version: string) => openApi(version)),
 })
 

@@ -26,3 +26,5 @@ export const LAST_WAY = fault(
 export const NO_DEVICE = fault('id', 'unknown', 'No such device is signed in.')
 export const NO_ACCOUNT = fault('', 'no-account', 'This needs a name. Make a passkey or a password first.')
 export const UNDONE = fault('undo', 'gone', 'It can no longer be brought back.')
+export const INVITATION_GONE = fault('token', 'gone', 'That invitation was used, taken back or has run out.')
+export const NOT_OF_CREW = fault('id', 'unknown', 'Nobody of your crew goes by that id.')

@@ -45,6 +45,10 @@ export async function workedOut(event: H3Event, job: Job): Promise<string> {
   return text
 }
 
+/** What a job on something known comes to. */
+export const inThread = async <T>(event: H3Event, job: Job): Promise<T> =>
+  JSON.parse(textOf(await workInThread(job, deviceOf(event), goneOf(event)))) as T
+
 /** The answer to one long job, in its device's turn and in pieces where it takes long. */
 export const longJob = (event: H3Event, job: Job) =>
   workedOutAtLength(

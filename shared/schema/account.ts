@@ -1,9 +1,6 @@
 import Joi from 'joi'
+import { NAME_LENGTH, PASSWORD_LENGTH } from '#shared/accountLimits'
 import { uuidSchema } from '#shared/schema/fields'
-
-/** Fewest and most characters of a password (NIST SP 800-63B, 3.1.1.2: no rules but length and what was breached). */
-export const PASSWORD_LENGTH = { least: 10, most: 200 } as const
-export const NAME_LENGTH = { least: 2, most: 40 } as const
 
 const UNKNOWN = { 'object.unknown': 'The request holds a field Piscator does not know. Take it out.' }
 const request = <T>(keys: Joi.SchemaMap<T>) => Joi.object<T, false, T>(keys).label('The request').messages(UNKNOWN)

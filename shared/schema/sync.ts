@@ -62,6 +62,8 @@ export interface SyncAnswer {
   accepted: string[]
   /** Who the device is: a mark to know itself by, and nobody else. */
   angler: string
+  /** The name of the account it is signed in to, if any. */
+  name: string | null
   /** What will never be kept as it is, by its place in the request. */
   refused: { index: number; id: string | null; errors: { path: string; code: string; message: string }[] }[]
   /** What other devices did since the cursor, in the order it arrived. */
@@ -76,6 +78,7 @@ export const syncRequestSchema = syncSchema.keys({ events: Joi.array().items(eve
 export const syncAnswerSchema = Joi.object<SyncAnswer>({
   accepted: Joi.array().items(Joi.string()).required().description('kept now, also those that were before'),
   angler: Joi.string().required().description('a mark by which the device knows itself'),
+  name: Joi.string().allow(null).required().description('of the account it is signed in to, if any'),
   refused: Joi.array()
     .items(
       Joi.object({

@@ -66,10 +66,10 @@ for (const hand of PRESSING) {
       await expect(page.getByRole('button', { name: 'Spot: Dam' })).toBeVisible()
       await press(page.getByRole('button', { name: 'Waters and spots of my own' }))
       await press(page.getByRole('button', { name: 'Archive it' }))
-      await expect(page.getByRole('button', { name: /^Fern Pond Algae/ })).toBeHidden()
+      await expect(page.getByRole('button', { name: /^Fern Pond Green/ })).toBeHidden()
       await press(page.getByText('Archived, 1'))
       await press(page.getByRole('button', { name: 'List it again : Fern Pond' }))
-      await expect(page.getByRole('button', { name: /^Fern Pond Algae/ })).toBeVisible()
+      await expect(page.getByRole('button', { name: /^Fern Pond Green/ })).toBeVisible()
     })
   })
 }

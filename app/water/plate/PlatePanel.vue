@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, toRaw, watch } from 'vue'
 import { SCHOOLS } from '#core/words/schools'
 import { parseCoat } from '#core/paintwork/coat'
 import { knownFinish } from '#core/box/own'
+import { finishById } from '#core/lure/finish'
+import type { ShareInput } from '#shared/schema/share'
+import { requestOf } from '~/reading/reading'
 import { SIDES, type Side } from '#core/lure/types'
 import { FELT_M } from '#core/sight/view'
 import { useUnits } from '~/settings/useUnits'
@@ -26,6 +29,8 @@ import SeenStrip from './SeenStrip.vue'
 const props = defineProps<{ screen: ScreenModel }>()
 defineEmits<{ select: [id: string] }>()
 const ContrastChart = defineAsyncComponent(() => import('./ContrastChart.vue'))
+// Wanted by who has something to show.
+const ShareButton = defineAsyncComponent(() => import('~/yours/ShareButton.vue'))
 const store = useReadingStore()
 const settings = useSettingsStore()
 const { lengthNumber, length, lengthText } = useUnits()
@@ -80,6 +85,13 @@ const colourMatters = computed(() => props.screen.answer.colourMatters)
 const same = computed(() => {
   const look = props.screen.answer.lookAlikes.find(g => g.includes(finish.value.id)) ?? []
   return look.filter(id => id !== finish.value.id).map(id => knownFinish(id)!)
+})
+/** What a link to this call holds; a finish of one's own is nobody else's to look up. */
+const canShare = computed(() => !!finishById(props.screen.selectedId))
+const sharing = (): ShareInput => ({
+  kind: 'call',
+  asked: requestOf(toRaw(store.reading), settings.units),
+  finishId: props.screen.selectedId,
 })
 /** The dress-up tried on the large figure. */
 const dressed = ref<string | null>(null)
@@ -243,6 +255,7 @@ const subtitle = computed(() => {
           <li v-for="a in screen.answer.assumed" :key="a.path" class="py-0.25 text-ink2">{{ cap(a.because) }}.</li>
         </ul>
       </PlateSection>
+      <ShareButton v-if="canShare" :key="screen.selectedId" class="pt-3" words="Share this call" :input="sharing" />
     </div>
   </section>
 </template>

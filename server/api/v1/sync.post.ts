@@ -1,3 +1,6 @@
+import { nameOf } from '#server/accounts/account'
+import { handOn } from '#server/crew/aboard'
+import { inTime } from '#server/db/inTime'
 import { continueMoves } from '#server/records/moves'
 import { type SyncResult, syncEvents } from '#server/records/exchange'
 import { check } from '#shared/faults'
@@ -32,10 +35,13 @@ export default defineEventHandler(async (event): Promise<SyncAnswer> => {
     const anglerId = await ensureAngler(event)
     const mark = anglerMark(anglerId)
     if (angler && angler !== mark) throw faultError(409, [ANOTHER])
+    // What others aboard have tapped is told with the rest.
+    await inTime(handOn(database(), anglerId))
     const lowered = good.map(g => withSmallIds(g.event))
     const result = await syncEvents(database(), anglerId, lowered, cursor, Date.now())
     void continueMoves(database(), anglerId).catch(logLater)
-    return answerOf(result, mark, good, refused)
+    if (lowered.length) void handOn(database(), anglerId).catch(logLater)
+    return answerOf(result, { angler: mark, name: await nameOf(database(), anglerId) }, good, refused)
   } finally {
     const left = underWay.get(device)! - 1
     if (left) underWay.set(device, left)
@@ -81,7 +87,7 @@ const UNKEPT = { path: 'body', code: 'unkept', message: 'The database does not t
 
 function answerOf(
   result: SyncResult,
-  angler: string,
+  who: Pick<SyncAnswer, 'angler' | 'name'>,
   good: readonly Good[],
   refused: SyncAnswer['refused'],
 ): SyncAnswer {
@@ -94,7 +100,7 @@ function answerOf(
   return {
     // As they were sent, so that whoever sent them knows them again.
     accepted: good.filter(isKept).map(g => g.event.id),
-    angler,
+    ...who,
     refused: [...refused, ...unkept.map(g => ({ index: g.index, id: g.event.id, errors: [UNKEPT] }))],
     ...answer,
   }

@@ -3,7 +3,8 @@ import type { MigrationContext } from './context'
 /**
  * Accounts: an angler may have a name, a password, passkeys; its devices are sessions with a row each, so that one can
  * be ended alone. Challenges of passkeys wait here, each for one answer; limits on guessing are counted here, for all
- * processes. A crew, links that show one thing, and what waits to be erased.
+ * processes. A crew and who is aboard a trip, links that show one thing, and what waits to
+ * be erased.
  */
 export const accounts = {
   name: '0009-accounts',
@@ -66,6 +67,16 @@ export const accounts = {
         expires_at timestamptz not null
       );
       create index invites_by_angler on invites (angler_id);
+      create table aboard (
+        trip_id uuid not null,
+        from_angler uuid not null references anglers (id) on delete cascade,
+        to_angler uuid not null references anglers (id) on delete cascade,
+        kinds text[] not null,
+        seq bigint not null default 0,
+        primary key (trip_id, from_angler, to_angler),
+        check (from_angler <> to_angler)
+      );
+      create index aboard_to on aboard (to_angler);
       create table shares (
         id text primary key check (length(id) = 22),
         angler_id uuid not null references anglers (id) on delete cascade,
@@ -82,7 +93,7 @@ export const accounts = {
   },
   async down({ context }: { context: MigrationContext }) {
     await context.query(`
-      drop table shares, invites, crew, limits, challenges, passkeys, sessions;
+      drop table shares, aboard, invites, crew, limits, challenges, passkeys, sessions;
       alter table anglers drop column undo_hash, drop column erase_at, drop column password_hash,
         drop column name_key, drop column name;
     `)

@@ -1,0 +1,72 @@
+import { createHash } from 'node:crypto'
+import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { Resvg } from '@resvg/resvg-js'
+import { LRUCache } from 'lru-cache'
+import type { OpenShare } from './shares'
+
+/** What the bundle of the pages gives (app/share/pages.ts, laid beside the server by tools/build/sharedPages.ts). */
+interface Pages {
+  STYLE: string
+  sharedPage: (ask: OpenShare, url: string) => Promise<string>
+  gonePage: () => string
+  previewSvg: (ask: OpenShare) => Promise<string>
+}
+
+function bundle(): string {
+  for (let dir = dirname(fileURLToPath(import.meta.url)); ; dir = dirname(dir)) {
+    const file = join(dir, 'workers/pages.mjs')
+    if (existsSync(file)) return file
+    if (dir === dirname(dir)) throw new Error('the shared pages were not built')
+  }
+}
+
+let loaded: Promise<Pages> | null = null
+const pages = () => (loaded ??= import(/* @vite-ignore */ pathToFileURL(bundle()).href) as Promise<Pages>)
+
+/** What is frozen is drawn once. */
+const drawn = new LRUCache<string, string>({ max: 200 })
+const pictures = new LRUCache<string, Buffer>({ max: 50 })
+
+/** The page of a link as HTML. */
+export async function pageOf(id: string, share: OpenShare, url: string): Promise<string> {
+  const key = `${id} ${url} ${share.by ?? ''}`
+  const known = drawn.get(key)
+  if (known) return known
+  const html = await (await pages()).sharedPage(share, url)
+  drawn.set(key, html)
+  return html
+}
+
+/** The page where a link shows nothing any more. */
+export const goneOfShare = async (): Promise<string> => (await pages()).gonePage()
+
+/** The picture that is shown beside a link, as PNG. */
+export async function previewOf(id: string, share: OpenShare): Promise<Buffer> {
+  let picture = pictures.get(id)
+  if (!picture) {
+    const svg = await (await pages()).previewSvg(share)
+    // Nothing in it is text: no font is looked for.
+    picture = Buffer.from(new Resvg(svg, { font: { loadSystemFonts: false } }).render().asPng())
+    pictures.set(id, picture)
+  }
+  return picture
+}
+
+/** What a page may do: show its own style, fonts and icon, and nothing else. */
+export async function pagePolicy(): Promise<string> {
+  const style = createHash('sha256')
+    .update((await pages()).STYLE)
+    .digest('base64')
+  return [
+    "default-src 'none'",
+    `style-src 'sha256-${style}'`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self'",
+    "font-src 'self'",
+    "base-uri 'none'",
+    "form-action 'none'",
+    "frame-ancestors 'none'",
+  ].join('; ')
+}
