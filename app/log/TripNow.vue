@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keptText } from '#shared/text'
 import { useNow } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useFinish } from '~/box/useFinish'
 import { useRigAsk } from '~/log/rig/useRigAsk'
 import { useRigOrders } from '~/log/rig/useRigOrders'
@@ -24,6 +24,9 @@ import TodayPicture from './TodayPicture.vue'
 import TapList from './TapList.vue'
 
 defineProps<{ phone: boolean; rest: ReturnType<typeof useRestOfDay> }>()
+// Who has a crew asks for it; nobody waits for it to tap.
+const CrewAboard = defineAsyncComponent(() => import('./CrewAboard.vue'))
+
 /** The trip under way: rods, targets, what was tapped last, and what changed. */
 const log = useLogStore()
 const { finishOf, finishName } = useFinish()
@@ -148,6 +151,7 @@ const listed = ref(false)
         <button type="submit" class="quiet">Note it</button>
       </form>
       <CarriedRows class="mt-2" />
+      <CrewAboard />
       <details class="mt-3" @toggle="listed = ($event.target as HTMLDetailsElement).open">
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">
           Timeline, {{ counted(log.taps.length, 'tap') }}

@@ -50,8 +50,8 @@ function close() {
     <div class="scrolls min-h-0" :inert="covered">
       <header class="flex min-h-11 flex-wrap items-center gap-x-4 border-b-2 border-ink px-4">
         <h2 class="figure text-lead font-bold">Yours</h2>
-        <p class="flex-1">Kept on {{ device }} first. Everything works without signing in.</p>
-        <button type="button" class="min-h-11 font-bold" @click="close">Close</button>
+        <p class="flex-1 max-[899px]:sr-only">Kept on {{ device }} first. Everything works without signing in.</p>
+        <button type="button" class="ml-auto min-h-11 font-bold" @click="close">Close</button>
       </header>
       <UndoTaken v-if="yours.takenAway" />
       <GoAlong v-if="token && yours.state === 'here'" :token="token" @done="answered" />

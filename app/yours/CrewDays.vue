@@ -28,6 +28,24 @@ const figureOf = (d: SeenDay) => {
   const shown = best(d) ?? d.lures?.[0]
   return shown ? finishById(shown.finishId) : undefined
 }
+const when = (d: SeenDay) => `${DateTime.fromISO(d.date).toFormat('ccc d LLL')}, ${hours(d.minutes)},`
+/** What came of it besides bites, as the end of a sentence. */
+function cameOf(d: SeenDay): string {
+  const lure = best(d)
+  const parts = [d.landed ? `${d.landed} landed` : '', lure ? `${lure.bites} on the ${nameOf(lure.finishId)}` : '']
+  const said = parts.filter(Boolean).join(', ')
+  return said && `${said}.`
+}
+function inWater({ water }: SeenDay): string {
+  if (!water) return ''
+  const { temperatureC } = water
+  const warm = temperatureC === null ? '' : `, ${temperatureWords(temperatureC, settings.units)}`
+  return `${JAR_WORDS[water.tint as TintId] ?? water.tint} water${warm}.`
+}
+function where({ spots = [] }: SeenDay): string {
+  const { water, latitude, longitude } = spots[0]!
+  return `${water || 'A water without a name'}${latitude === null ? '' : `, ${latitude}, ${longitude}`}.`
+}
 onMounted(async () => {
   if (!props.person) return
   const answer = await ask<DaysAnswer>('GET', `crew/${props.person.id}/days`)
@@ -43,20 +61,10 @@ onMounted(async () => {
         <HandFigure :finish="figureOf(d)!" :line="1.6" />
       </span>
       <p class="leading-snug">
-        {{ DateTime.fromISO(d.date).toFormat('ccc d LLL') }}, {{ hours(d.minutes) }},
-        <b>{{ counted(d.bites, 'bite') }}</b>
-        <template v-if="d.landed">, {{ d.landed }} landed</template>
-        <template v-if="best(d)">, {{ best(d)!.bites }} on the {{ nameOf(best(d)!.finishId) }}</template>
-        .
-        <template v-if="d.water">
-          {{ JAR_WORDS[d.water.tint as TintId] ?? d.water.tint }} water{{
-            d.water.temperatureC === null ? '' : `, ${temperatureWords(d.water.temperatureC, settings.units)}`
-          }}.
-        </template>
-        <template v-if="d.spots?.length">
-          {{ d.spots[0]!.water || 'A water without a name'
-          }}{{ d.spots[0]!.latitude === null ? '' : `, ${d.spots[0]!.latitude}, ${d.spots[0]!.longitude}` }}.
-        </template>
+        {{ when(d) }}
+        <b>{{ counted(d.bites, 'bite') }}{{ cameOf(d) ? ',' : '.' }}</b>
+        {{ cameOf(d) }} {{ inWater(d) }}
+        <template v-if="d.spots?.length">{{ where(d) }}</template>
         <span v-else-if="hides" class="inline-block h-4 w-10 bg-ink align-middle" role="img" aria-label="kept back" />
       </p>
     </li>

@@ -128,12 +128,12 @@ async function told(go: () => Promise<{ ok: boolean; words?: string }>) {
     </template>
     <p v-if="words" role="status" class="py-2 font-semibold">{{ words }}</p>
     <p class="border-t border-ink pt-3 leading-snug">
-      <b>Days</b>
-      : when and how many.
-      <b>Lures</b>
-      : also what you threw and what came of it.
-      <b>Spots</b>
-      : also where. Nobody sees more by someone else’s leave, and each sees what they are shown.
+      <b>Days:</b>
+      when and how many.
+      <b>Lures:</b>
+      also what you threw and what came of it.
+      <b>Spots:</b>
+      also where. Nobody sees more by someone else’s leave, and each sees what they are shown.
     </p>
     <div v-if="viewer && lastTrip" class="mt-3 border border-ink p-3">
       <h3 class="figure text-value font-bold">What {{ viewer.name }} sees of {{ lastDay }}</h3>

@@ -31,7 +31,7 @@ async function shareBox() {
 
 <template>
   <section aria-labelledby="yours-links">
-    <header class="flex items-baseline justify-between border-b-2 border-ink pb-1">
+    <header class="flex flex-wrap items-baseline justify-between gap-x-3 border-b-2 border-ink pb-1">
       <h2 id="yours-links" class="figure text-title font-bold">Shared links</h2>
       <span class="text-ink2">anyone who has one can read it</span>
     </header>

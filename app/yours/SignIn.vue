@@ -41,9 +41,8 @@ async function byCode() {
       <p class="text-ink2">Your face, finger or the device’s own code. Nothing to remember.</p>
     </template>
     <p v-else-if="byAddress" class="text-ink2">
-      A passkey needs a name, not an address: on this machine it is at
+      A passkey needs a name, not an address. A name and a password work here; for a passkey open
       <a class="underline" :href="byName">{{ byName }}</a>
-      . A name and a password work here.
     </p>
     <p v-else class="text-ink2">This browser has no passkeys. A name and a password do as well.</p>
     <form

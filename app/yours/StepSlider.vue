@@ -51,7 +51,7 @@ const change = (i: number) => {
         </svg>
       </DragHandle>
     </div>
-    <div class="relative h-11" role="group" :aria-label="`What ${name} may see, by name`">
+    <div class="relative -mt-2 h-11" role="group" :aria-label="`What ${name} may see, by name`">
       <button
         v-for="(s, i) in STEPS"
         :key="s"

@@ -30,7 +30,10 @@ async function bringBack() {
     </template>
     <template v-else>
       <h2 class="figure text-title font-bold">Everything is erased</h2>
-      <p>Backups of the server keep it until they are overwritten, within two weeks.</p>
+      <p>
+        Backups of the server keep it until they are overwritten, within a week where they are made as the handbook
+        says.
+      </p>
       <button type="button" class="quiet mt-2" @click="yours.takenAway = null">Close</button>
     </template>
     <p v-if="words" role="alert" class="font-semibold">{{ words }}</p>

@@ -112,8 +112,8 @@ async function changePassword() {
     <div v-if="more" class="mt-3 border-t border-hair pt-3">
       <p>
         On the other device open Yours and tap
-        <b>I have one</b>
-        : a passkey of yours, your name and password, or a code on paper.
+        <b>I have one:</b>
+        a passkey of yours, your name and password, or a code on paper.
       </p>
     </div>
     <details class="mt-3">
@@ -206,8 +206,8 @@ async function changePassword() {
     <p v-if="words" role="status" class="mt-2 font-semibold">{{ words }}</p>
     <p class="mt-2 text-ink2">
       Lost one? Tap it and
-      <b>let it go</b>
-      : it is signed out at once, and what it holds stays with you.
+      <b>let it go:</b>
+      it is signed out at once, and what it holds stays with you.
     </p>
   </section>
   <section v-else aria-labelledby="yours-who">

@@ -10,6 +10,7 @@ import { type Server, startServer } from '../../tools/server'
 import { testDatabase } from '../../tools/testDatabase'
 import { chance } from '../reference/dice'
 import { Client } from './client'
+import { PASSWORD, members } from './members'
 
 /** Tries from one address, and for one name, before it is too many. */
 const TRIES = 5
@@ -29,11 +30,7 @@ afterAll(async () => {
   await server.kill()
 })
 
-const PASSWORD = 'four slow carp under ice'
-let made = 0
-const newName = () => `Tern ${newId().slice(-6)}${made++}`
-/** An address of its own for each device, so that limits meet only who tries too often. */
-const device = () => new Client(server.url, `10.1.${Math.floor(++made / 250)}.${made % 250}`)
+const { newName, device, member, signIn } = members(() => server.url)
 const lure = (name: string) => ({
   id: newId(),
   kind: 'lure',
@@ -55,13 +52,6 @@ const sync = (c: Client, events: object[] = [], angler?: string) =>
 const kept = async (c: Client) =>
   ((await sync(c)).body as SyncAnswer).events.map(e => (e.body as { name: string }).name).sort()
 const account = async (c: Client) => (await c.call('GET', '/account')).body as AccountAnswer
-async function member(name = newName()) {
-  const c = device()
-  expect((await c.call('PUT', '/account/password', { name, password: PASSWORD })).status).toBe(204)
-  return { c, name }
-}
-const signIn = (c: Client, name: string, password = PASSWORD) =>
-  c.call('POST', '/account/sign-in/password', { name, password })
 const codeOf = (body: unknown) => (body as { errors: { code: string }[] }).errors[0]!.code
 
 describe('an account', () => {
