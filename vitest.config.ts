@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 /** Rooms of the app whose stores keep records, and may be about to send them when their test is over. */
-const KEEPING = 'app/{box,day,kept,log,records,waters}/**/*.test.ts'
+const KEEPING = 'app/{box,day,kept,log,records,waters,yours}/**/*.test.ts'
 
 export default defineConfig({
   // The app's own folder, as Nuxt names it.

@@ -2,11 +2,12 @@ import { MINUTE_MS } from '#core/units'
 import type { TapRecord, TripRecord, WaterRecord } from '#shared/schema/record'
 
 /** What one angler shows another, each step with all before it. */
-export const STEPS = ['nothing', 'days', 'lures', 'spots'] as const
-export type Step = (typeof STEPS)[number]
+export const SHARING_STEPS = ['nothing', 'days', 'lures', 'spots'] as const
+export type SharingStep = (typeof SHARING_STEPS)[number]
 
 /** Whether a step shows what is shown from another on: the one place where it is decided who sees what. */
-export const shows = (may: Step, what: Step): boolean => STEPS.indexOf(may) >= STEPS.indexOf(what)
+export const maySee = (may: SharingStep, what: SharingStep): boolean =>
+  SHARING_STEPS.indexOf(may) >= SHARING_STEPS.indexOf(what)
 
 /** A fish that took, whether it stayed on or not. */
 const BITES: readonly TapRecord['what'][] = ['bite', 'miss', 'landed']
@@ -46,8 +47,8 @@ const count = (taps: readonly TapRecord[], of: readonly TapRecord['what'][]) =>
   taps.filter(t => of.includes(t.what)).length
 
 /** How an angler's own records of a day look at a step. */
-export function dayAt(may: Step, { id, trip, taps, water }: DayOut, nowMs: number): SeenDay | null {
-  if (!shows(may, 'days')) return null
+export function dayAt(may: SharingStep, { id, trip, taps, water }: DayOut, nowMs: number): SeenDay | null {
+  if (!maySee(may, 'days')) return null
   const ended = trip.endedAt ? Date.parse(trip.endedAt) : nowMs
   const day: SeenDay = {
     id,
@@ -56,10 +57,10 @@ export function dayAt(may: Step, { id, trip, taps, water }: DayOut, nowMs: numbe
     bites: count(taps, BITES),
     landed: count(taps, ['landed']),
   }
-  if (!shows(may, 'lures')) return day
+  if (!maySee(may, 'lures')) return day
   const { tint, visibilityM, temperatureC = null } = trip.asked.water
   Object.assign(day, { lures: luresOf(trip, taps), water: { tint, visibilityM, temperatureC } })
-  if (shows(may, 'spots')) day.spots = spotsOf(trip, taps, water)
+  if (maySee(may, 'spots')) day.spots = spotsOf(trip, taps, water)
   return day
 }
 

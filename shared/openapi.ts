@@ -172,7 +172,7 @@ const ADDRESSES = {
   '/device': {
     get: {
       summary: 'Makes this device known by its cookie, before it sends anything.',
-      responses: { 204: plain('Known.'), 503: busy },
+      responses: { 204: plain('Known.'), 401: signedOut, 503: busy },
     },
   },
   '/sign-out': {
@@ -181,7 +181,7 @@ const ADDRESSES = {
   '/recovery-code': {
     post: {
       summary: "Makes a code that moves this device's records to another device; the one before is void.",
-      responses: { 200: plain('The code, to be written down.'), 503: busy },
+      responses: { 200: plain('The code, to be written down.'), 401: signedOut, 503: busy },
     },
   },
   '/recover': {
@@ -388,6 +388,7 @@ const ADDRESSES = {
       requestBody: { required: true, content: json(ref('SyncRequest')) },
       responses: {
         200: { description: 'What is kept and new.', content: json(ref('Sync')) },
+        401: signedOut,
         409: faulty('It is not who it was.'),
         422: refused,
         503: busy,
@@ -398,7 +399,7 @@ const ADDRESSES = {
     get: {
       summary: 'A page of the calls this angler has kept, newest first; a Link header leads to the next.',
       parameters: [{ name: 'after', in: 'query', schema: { type: 'string' }, description: 'from the Link header' }],
-      responses: { 200: plain('A list of calls.'), 422: refused, 503: busy },
+      responses: { 200: plain('A list of calls.'), 401: signedOut, 422: refused, 503: busy },
     },
   },
   '/calls/{id}': {
@@ -414,7 +415,7 @@ const ADDRESSES = {
     put: {
       summary: 'Keep a call: what was asked, the ranking given, what was tied on.',
       requestBody: { required: true, content: json(ref('Call')) },
-      responses: { 200: plain('Kept.'), 409: plain('The id is taken.'), 422: refused, 503: busy },
+      responses: { 200: plain('Kept.'), 401: signedOut, 409: plain('The id is taken.'), 422: refused, 503: busy },
     },
     delete: { summary: 'Take a kept call back.', responses: { 204: plain('Gone.'), 422: refused, 503: busy } },
   },

@@ -1,12 +1,12 @@
 import type { Fault } from '#shared/faults'
 
 /** What the server said: the answer, what is wrong in words, or nothing, since it is away. */
-export type Asked<T> = { ok: true; value: T } | { ok: false; status: number; code: string; words: string }
+export type AskResult<T> = { ok: true; value: T } | { ok: false; status: number; code: string; words: string }
 
 export const AWAY = 'The server does not answer just now. Try again in a moment.'
 
 /** Ask the server for something; whatever goes wrong comes back in words. */
-export async function ask<T = null>(method: string, path: string, body?: object): Promise<Asked<T>> {
+export async function ask<T = null>(method: string, path: string, body?: object): Promise<AskResult<T>> {
   try {
     const response = await fetch(`/api/v1/${path}`, {
       method,

@@ -368,6 +368,7 @@ describe('who this device is', () => {
     await store.put('lure', lure('White'))
     await comes(() => expect(server.kept).toHaveLength(3))
     expect([names(store), store.signedOut]).toEqual([['Black', 'Bone', 'White'], false])
+    await settled(store)
   })
   it('stays an account’s where its cookie was cleared: nothing goes to a stranger', async () => {
     const server = fakeServer()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { computed, ref } from 'vue'
-import { type Step, dayAt } from '#shared/crew'
+import { type SharingStep, dayAt } from '#shared/crew'
 import { useRecordsStore } from '~/records/store'
 import { useReadingStore } from '~/reading/store'
 import CrewDays from './CrewDays.vue'
@@ -42,13 +42,13 @@ const lastDay = computed(() =>
     ? DateTime.fromISO(lastTrip.value.body.startedAt, { zone: reading.reading.zone }).toFormat('d LLLL')
     : '',
 )
-const SEES: Record<Step, string> = {
+const SEES: Record<SharingStep, string> = {
   nothing: 'sees nothing of yours',
   days: 'knows that you went',
   lures: 'knows what you threw, not where',
   spots: 'knows what you threw, and where',
 }
-async function show(id: string, may: Step) {
+async function show(id: string, may: SharingStep) {
   looked.value = id
   const done = await yours.show(id, may)
   words.value = done.ok ? '' : done.words

@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
-import { STEPS, type Step } from '#shared/crew'
+import { SHARING_STEPS, type SharingStep } from '#shared/crew'
 import DragHandle from '~/common/DragHandle.vue'
 
 /** How much somebody is shown: four stops, each holding those before, pulled by a diamond or by keys. */
-const props = defineProps<{ name: string; step: Step; sees: string }>()
-const emit = defineEmits<{ change: [may: Step] }>()
+const props = defineProps<{ name: string; step: SharingStep; sees: string }>()
+const emit = defineEmits<{ change: [may: SharingStep] }>()
 const track = useTemplateRef('track')
 const { width } = useElementSize(track)
-const at = computed(() => STEPS.indexOf(props.step))
+const at = computed(() => SHARING_STEPS.indexOf(props.step))
 /** Room at both ends for the words of the first stop and the last, px. */
 const [LEFT, RIGHT] = [34, 28] as const
 const span = computed(() => Math.max(1, width.value - LEFT - RIGHT))
-const x = (i: number) => LEFT + (span.value * i) / (STEPS.length - 1)
-const move = (dx: number, _dy: number, from: number) => Math.round(from + (dx / span.value) * (STEPS.length - 1))
+const x = (i: number) => LEFT + (span.value * i) / (SHARING_STEPS.length - 1)
+const move = (dx: number, _dy: number, from: number) =>
+  Math.round(from + (dx / span.value) * (SHARING_STEPS.length - 1))
 const change = (i: number) => {
-  const may = STEPS[Math.round(i)]!
+  const may = SHARING_STEPS[Math.round(i)]!
   if (may !== props.step) emit('change', may)
 }
 </script>
@@ -31,14 +32,14 @@ const change = (i: number) => {
       <svg v-if="width" class="absolute inset-0 h-full w-full" aria-hidden="true">
         <path :d="`M${x(0)} 22H${x(3)}`" stroke="currentColor" stroke-width="1" />
         <path :d="`M${x(0)} 22H${x(at)}`" stroke="currentColor" stroke-width="6" />
-        <path v-for="(s, i) in STEPS" :key="s" :d="`M${x(i)} 15v14`" stroke="currentColor" stroke-width="1.5" />
+        <path v-for="(s, i) in SHARING_STEPS" :key="s" :d="`M${x(i)} 15v14`" stroke="currentColor" stroke-width="1.5" />
       </svg>
       <DragHandle
         v-if="width"
         :label="`What ${name} may see`"
         :value="at"
         :min="0"
-        :max="STEPS.length - 1"
+        :max="SHARING_STEPS.length - 1"
         :step="1"
         :text="step"
         :x="x(at)"
@@ -53,7 +54,7 @@ const change = (i: number) => {
     </div>
     <div class="relative -mt-2 h-11" role="group" :aria-label="`What ${name} may see, by name`">
       <button
-        v-for="(s, i) in STEPS"
+        v-for="(s, i) in SHARING_STEPS"
         :key="s"
         type="button"
         class="absolute min-h-11 min-w-11 -translate-x-1/2 px-1"

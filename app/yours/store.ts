@@ -3,8 +3,8 @@ import { computed, ref, shallowRef } from 'vue'
 import type { AccountAnswer } from '#shared/schema/account'
 import type { CrewAnswer } from '#shared/schema/crew'
 import type { ShareInput, ShareOut } from '#shared/schema/share'
-import type { Step } from '#shared/crew'
-import { type Asked, ask } from '~/common/ask'
+import type { SharingStep } from '#shared/crew'
+import { type AskResult, ask } from '~/common/ask'
 import { useDeviceStore } from '~/records/device'
 import { useRecordsStore } from '~/records/store'
 import { useDeviceStorage } from '~/settings/deviceStorage'
@@ -51,7 +51,7 @@ export const useYoursStore = defineStore('yours', () => {
   }
 
   /** Do one thing at a time, and look anew at what it changed. */
-  async function doing<T>(go: () => Promise<Asked<T>>): Promise<Asked<T>> {
+  async function doing<T>(go: () => Promise<AskResult<T>>): Promise<AskResult<T>> {
     busy.value = true
     try {
       const done = await go()
@@ -63,7 +63,7 @@ export const useYoursStore = defineStore('yours', () => {
   }
 
   /** Become an account's device: nothing is sent meanwhile, and everything of it is heard then. */
-  async function entering(go: () => Promise<Asked<null>>): Promise<Asked<null>> {
+  async function entering(go: () => Promise<AskResult<null>>): Promise<AskResult<null>> {
     busy.value = true
     try {
       await records.sync()
@@ -78,7 +78,7 @@ export const useYoursStore = defineStore('yours', () => {
   }
 
   const passkeys = () => import('@simplewebauthn/browser')
-  const refusedByBrowser = (error: unknown): Asked<null> => ({
+  const refusedByBrowser = (error: unknown): AskResult<null> => ({
     ok: false,
     status: 0,
     code: 'browser',
@@ -135,7 +135,7 @@ export const useYoursStore = defineStore('yours', () => {
         if (key.startsWith('piscator.') && !STAYS.includes(key)) storage.removeItem(key)
   }
   /** Sign out on this device; what was read into the page goes with the page. */
-  async function signOutHere(): Promise<Asked<null>> {
+  async function signOutHere(): Promise<AskResult<null>> {
     const here = account.value?.devices.find(d => d.here)
     if (!here) return { ok: false, status: 0, code: 'unknown', words: 'This device is not signed in.' }
     busy.value = true
@@ -151,7 +151,7 @@ export const useYoursStore = defineStore('yours', () => {
   }
 
   /** Take everything away, from the server and from here; for ten minutes it can be brought back. */
-  async function takeAway(): Promise<Asked<TakenAway>> {
+  async function takeAway(): Promise<AskResult<TakenAway>> {
     busy.value = true
     try {
       const done = await device.alone(() => ask<TakenAway>('DELETE', 'account'))
@@ -164,7 +164,7 @@ export const useYoursStore = defineStore('yours', () => {
       busy.value = false
     }
   }
-  async function bringBack(): Promise<Asked<null>> {
+  async function bringBack(): Promise<AskResult<null>> {
     const { undo } = takenAway.value!
     const done = await entering(() => ask('POST', 'account/restore', { undo }))
     if (done.ok || done.code === 'gone') takenAway.value = null
@@ -176,7 +176,7 @@ export const useYoursStore = defineStore('yours', () => {
   const goAlong = (token: string) => doing(() => ask('POST', 'crew/join', { token }))
   const part = (id: string) => doing(() => ask('DELETE', `crew/${id}`))
   /** Show somebody so much: seen at once, taken back where the server did not take it. */
-  async function show(id: string, may: Step): Promise<Asked<null>> {
+  async function show(id: string, may: SharingStep): Promise<AskResult<null>> {
     const before = crew.value
     if (crew.value) {
       crew.value = { ...crew.value, people: crew.value.people.map(p => (p.id === id ? { ...p, may } : p)) }

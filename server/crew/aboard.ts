@@ -1,4 +1,5 @@
 import type { Database } from '#server/db/connection'
+import { inTime } from '#server/db/inTime'
 import { rows } from '#server/db/rows'
 import { project } from '#server/records/present'
 import { addUp, takeTurn } from '#server/records/turn'
@@ -95,7 +96,9 @@ async function handSome(db: Database, { tripId, from, to, kinds, seq }: Way): Pr
  * Hand on what an angler's trips with others have new, in either direction. Noted how far each way has come, it goes on
  * from there where it was broken off, and does nothing twice.
  */
-export async function handOn(db: Database, anglerId: string): Promise<void> {
+export const handOn = (db: Database, anglerId: string): Promise<void> => inTime(handAll(db, anglerId))
+
+async function handAll(db: Database, anglerId: string): Promise<void> {
   const ways = await rows<Way>(
     db,
     `select trip_id as "tripId", from_angler as "from", to_angler as "to", kinds, seq from aboard

@@ -1,13 +1,13 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { v7 as newId } from 'uuid'
-import { type SeenDay, type Step, dayAt } from '#shared/crew'
+import { type SeenDay, type SharingStep, dayAt } from '#shared/crew'
 import type { TapRecord, TripRecord, WaterRecord } from '#shared/schema/record'
 import type { Database } from '#server/db/connection'
 import { rows } from '#server/db/rows'
 
 /** How long an invitation is good, days, and what both show each other at first. */
 const INVITE_DAYS = 7
-const AT_FIRST: Step = 'days'
+const AT_FIRST: SharingStep = 'days'
 /** Invitations one angler may have open, and people in a crew: far more than a boat holds. */
 export const MOST_INVITES = 20
 export const MOST_PEOPLE = 50
@@ -20,8 +20,8 @@ export interface Person {
   id: string
   name: string
   /** What the angler shows them, and they the angler. */
-  may: Step
-  shows: Step
+  may: SharingStep
+  shows: SharingStep
   since: Date
 }
 
@@ -115,7 +115,7 @@ export async function join(
 }
 
 /** Show somebody of the crew this much; whether they are of it. */
-export async function show(db: Database, anglerId: string, memberId: string, may: Step): Promise<boolean> {
+export async function show(db: Database, anglerId: string, memberId: string, may: SharingStep): Promise<boolean> {
   const changed = await rows(
     db,
     'update crew set may = $may where angler_id = $anglerId and member_id = $memberId returning 1',
@@ -136,8 +136,8 @@ export const part = (db: Database, anglerId: string, memberId: string) =>
   )
 
 /** What an angler shows another; nothing where they are not of one crew. */
-export async function stepOf(db: Database, anglerId: string, readerId: string): Promise<Step> {
-  const [found] = await rows<{ may: Step }>(
+export async function stepOf(db: Database, anglerId: string, readerId: string): Promise<SharingStep> {
+  const [found] = await rows<{ may: SharingStep }>(
     db,
     `select c.may from crew c join anglers a on a.id = c.angler_id and a.erase_at is null
      where c.angler_id = $anglerId and c.member_id = $readerId`,

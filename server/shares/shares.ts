@@ -101,7 +101,7 @@ export const countOpening = (db: Database, id: string) =>
   rows(db, 'update shares set openings = openings + 1 where id = $id', { id })
 
 /** An angler's lures, as their records have them. */
-export async function luresOf(db: Database, anglerId: string): Promise<LureRecord[]> {
+export async function carriedLures(db: Database, anglerId: string): Promise<LureRecord[]> {
   const found = await rows<{ body: LureRecord }>(
     db,
     `select body from records where angler_id = $anglerId and kind = 'lure' and body is not null order by at, id`,

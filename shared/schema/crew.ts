@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { STEPS, type SeenDay, type Step } from '#shared/crew'
+import { SHARING_STEPS, type SeenDay, type SharingStep } from '#shared/crew'
 import { uuidSchema } from '#shared/schema/fields'
 
 const UNKNOWN = { 'object.unknown': 'The request holds a field Piscator does not know. Take it out.' }
@@ -8,9 +8,9 @@ export const personIdSchema = uuidSchema("The person's id").required()
 export const inviteIdSchema = uuidSchema("The invitation's id").required()
 export const tripIdSchema = uuidSchema("The trip's id").required()
 
-export const showSchema = Joi.object<{ may: Step }>({
+export const showSchema = Joi.object<{ may: SharingStep }>({
   may: Joi.string()
-    .valid(...STEPS)
+    .valid(...SHARING_STEPS)
     .label('What is shown')
     .required(),
 })
@@ -28,12 +28,12 @@ export const joinSchema = Joi.object<{ token: string }>({ token: token.required(
 
 /** `GET /api/v1/crew`. */
 export interface CrewAnswer {
-  people: { id: string; name: string; may: Step; shows: Step; since: string }[]
+  people: { id: string; name: string; may: SharingStep; shows: SharingStep; since: string }[]
   invites: { id: string; until: string }[]
   /** Who is aboard which of the angler's trips with a device of their own. */
   aboard: { tripId: string; id: string }[]
 }
-const step = Joi.string().valid(...STEPS)
+const step = Joi.string().valid(...SHARING_STEPS)
 export const crewAnswerSchema = Joi.object<CrewAnswer>({
   people: Joi.array()
     .items(

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { migrate } from '#server/db/migrate'
 import { openDatabase } from '#server/db/connection'
 import { PATHS } from '#shared/openapi'
-import { STEPS, type Step } from '#shared/crew'
+import { SHARING_STEPS, type SharingStep } from '#shared/crew'
 import type { AccountAnswer } from '#shared/schema/account'
 import type { CrewAnswer, DaysAnswer } from '#shared/schema/crew'
 import type { ShareOut } from '#shared/schema/share'
@@ -61,7 +61,7 @@ async function friends() {
   const [toB, toA] = [(await crewOf(a.c)).people[0]!.id, (await crewOf(b.c)).people[0]!.id]
   return { a: { ...a, id: toA }, b: { ...b, id: toB }, token }
 }
-const show = (from: Client, to: string, may: Step) => from.call('PUT', `/crew/${to}`, { may })
+const show = (from: Client, to: string, may: SharingStep) => from.call('PUT', `/crew/${to}`, { may })
 
 describe('a crew', () => {
   it('sees of a day what each step shows, and no more', async () => {
@@ -145,7 +145,7 @@ describe('a crew', () => {
 
 describe('every address', () => {
   /** What an answer to each relation may hold of the owner's, by step. */
-  const SECRETS: readonly [Step, string][] = [
+  const SECRETS: readonly [SharingStep, string][] = [
     ['lures', 'jerkbait.bone'],
     ['spots', 'Hidden Cove'],
     ['spots', '34.8712'],
@@ -154,11 +154,11 @@ describe('every address', () => {
 
   it('gives each relation what it was given, and changes nothing of somebody else’s', async () => {
     const owner = await member()
-    const relations: Record<string, { c: Client; may: Step }> = {
+    const relations: Record<string, { c: Client; may: SharingStep }> = {
       'a stranger': { c: device(), may: 'nothing' },
       'another account': { c: (await member()).c, may: 'nothing' },
     }
-    for (const may of STEPS) {
+    for (const may of SHARING_STEPS) {
       const friend = await member()
       const { token } = (await owner.c.call('POST', '/crew/invites')).body as { token: string }
       await friend.c.call('POST', '/crew/join', { token })
@@ -254,7 +254,7 @@ describe('every address', () => {
         for (const [step, secret] of SECRETS)
           if (
             isOfSomebody &&
-            STEPS.indexOf(may) < STEPS.indexOf(step) &&
+            SHARING_STEPS.indexOf(may) < SHARING_STEPS.indexOf(step) &&
             text.includes(secret) &&
             !/Mine now/.test(text)
           )

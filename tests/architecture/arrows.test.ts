@@ -49,11 +49,16 @@ const SERVER_ENTRIES = [
   'kit/kit',
   'kit/scenes',
   'lure/finish',
+  'picture/underWater',
+  'ranking/recommend',
   'ranking/version',
   'season-learning/prepared',
   'season-learning/season',
   'season-learning/stands',
+  'sight/view',
+  'sky/sun',
   'sky/weather',
+  'spectrum/colour',
   'units',
 ]
 

@@ -1,6 +1,5 @@
 import { nameOf } from '#server/accounts/account'
 import { handOn } from '#server/crew/aboard'
-import { inTime } from '#server/db/inTime'
 import { continueMoves } from '#server/records/moves'
 import { type SyncResult, syncEvents } from '#server/records/exchange'
 import { check } from '#shared/faults'
@@ -36,7 +35,7 @@ export default defineEventHandler(async (event): Promise<SyncAnswer> => {
     const mark = anglerMark(anglerId)
     if (angler && angler !== mark) throw faultError(409, [ANOTHER])
     // What others aboard have tapped is told with the rest.
-    await inTime(handOn(database(), anglerId))
+    await handOn(database(), anglerId)
     const lowered = good.map(g => withSmallIds(g.event))
     const result = await syncEvents(database(), anglerId, lowered, cursor, Date.now())
     void continueMoves(database(), anglerId).catch(logLater)

@@ -1,7 +1,7 @@
 import { type ShareInput, shareSchema } from '#shared/schema/share'
 import type { Shared, SharedCall, SharedPlan, SharedVerdict } from '#shared/share'
 import { freezeBox } from '#server/shares/freeze'
-import { MOST_SHARES, luresOf, makeShare } from '#server/shares/shares'
+import { MOST_SHARES, carriedLures, makeShare } from '#server/shares/shares'
 import { planInChunks } from '#server/services/dayPlans'
 
 /** Most bytes of what is shown: a day with all its finishes. */
@@ -39,7 +39,7 @@ async function frozen(event: Parameters<typeof deviceOf>[0], angler: string, inp
       return inThread<SharedPlan>(event, { kind: 'freeze-plan', asked: { asked, answer } })
     }
     case 'box': {
-      const box = freezeBox(await luresOf(database(), angler))
+      const box = freezeBox(await carriedLures(database(), angler))
       if (!box.lures.length) throw faultError(422, [EMPTY_BOX])
       return box
     }
