@@ -16,6 +16,8 @@ export default defineNuxtConfig({
   ssr: false,
   // Without it the development server of a page that is not drawn on the server finds no entry to build.
   $development: { experimental: { viteEnvironmentApi: true } },
+  // A place whose script is missing is told by the app itself (app/plugins/missingPart.client.ts), not by a reload.
+  experimental: { emitRouteChunkError: 'manual' },
   // What a template names is imported where it is named.
   components: { dirs: [] },
   imports: { dirs: [], scan: false },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { provideUseId } from '@headlessui/vue'
 import { useId, watchEffect } from 'vue'
+import MissingPart from '~/shell/MissingPart.vue'
 import NewVersion from '~/shell/NewVersion.vue'
 import NotTaken from '~/shell/NotTaken.vue'
 import { useSettingsStore } from '~/settings/store'
@@ -14,6 +15,7 @@ watchEffect(() => {
 
 <template>
   <NuxtPage />
+  <MissingPart />
   <NotTaken />
   <NewVersion />
 </template>

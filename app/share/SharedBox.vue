@@ -15,7 +15,7 @@ const total = computed(() => props.box.lures.flatMap(l => l.finishes).reduce((su
   <section class="part">
     <h2>{{ counted(total, 'lure') }}</h2>
     <div v-for="l in box.lures" :key="l.lure">
-      <h3 class="figure">{{ cap(LURES[l.lure].words) }}</h3>
+      <h2 class="lesser">{{ cap(LURES[l.lure].words) }}</h2>
       <div v-for="f in l.finishes" :key="f.finishId + f.own" class="row">
         <SharedFigure :finish-id="f.finishId" />
         <p>

@@ -92,7 +92,7 @@ const ashore = computed(() => {
   </svg>
   <section class="part">
     <div v-for="l in plan.lanes" :key="l.lure">
-      <h3 class="figure">{{ cap(LURES[l.lure].words) }}</h3>
+      <h2 class="lesser">{{ cap(LURES[l.lure].words) }}</h2>
       <p v-for="s in l.spells" :key="s.from">
         <b>{{ s.from }} to {{ s.to }}</b>
         {{ s.name }}. {{ s.why }}

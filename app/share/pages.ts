@@ -72,6 +72,9 @@ function wayIn(shared: Shared): string {
   return `/?${query}`
 }
 
+/** As style.css names them; asked for with the page, not after it. */
+const FONTS = ['archivo-latin-wght-normal', 'atkinson-hyperlegible-next-latin-wght-normal'] as const
+
 const page = (title: string, head: string, main: string) => `<!doctype html>
 <html lang="en">
 <head>
@@ -81,6 +84,7 @@ const page = (title: string, head: string, main: string) => `<!doctype html>
 <meta name="referrer" content="no-referrer">
 <title>${escaped(title)}</title>
 <link rel="icon" type="image/svg+xml" href="/icon.svg">
+${FONTS.map(f => `<link rel="preload" as="font" type="font/woff2" href="/fonts/${f}.woff2" crossorigin>`).join('\n')}
 ${head}
 <style>${STYLE}</style>
 </head>

@@ -25,20 +25,20 @@ const SEEN_S = 60
 export async function sessionStandingOf(db: Database, s: DeviceSession, kind: DeviceKind): Promise<SessionStanding> {
   const [found] = await rows<{ version: number; known: boolean; ended: boolean; old: boolean }>(
     db,
-    `select a.session_version as version, s.id is not null as known, s.ended_at is not null as ended,
+    `select a.session_version as version, s.id is not null as known,
+       s.ended_at is not null or a.erase_at is not null as ended,
        s.seen_at < now() - interval '${SEEN_S} seconds' as old
      from anglers a left join sessions s on s.id = $id and s.angler_id = a.id
-     where a.id = $anglerId and a.erase_at is null`,
+     where a.id = $anglerId`,
     { id: s.id, anglerId: s.anglerId },
   )
-  if (!found) return (await isErased(db, s.anglerId)) ? 'ended' : 'new'
+  // Asked once: a row that is made meanwhile must not look like one that was taken away.
+  if (!found) return 'new'
   if (found.ended || found.version !== s.version) return 'ended'
   if (!found.known) await beginSession(db, s, kind)
   else if (found.old) await rows(db, 'update sessions set seen_at = now() where id = $id', { id: s.id })
   return 'known'
 }
-
-const isErased = async ({ Angler }: Database, id: string) => (await Angler.count({ where: { id } })) > 0
 
 /** Give a session its row; nothing happens where it has one. */
 export const beginSession = (db: Database, s: DeviceSession, kind: DeviceKind, transaction?: Transaction) =>

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
+import { gzipSync } from 'node:zlib'
 import { Resvg } from '@resvg/resvg-js'
 import { LRUCache } from 'lru-cache'
 import type { OpenShare } from './shares'
@@ -25,18 +26,25 @@ function bundle(): string {
 let loaded: Promise<Pages> | null = null
 const pages = () => (loaded ??= import(/* @vite-ignore */ pathToFileURL(bundle()).href) as Promise<Pages>)
 
-/** What is frozen is drawn once. */
-const drawn = new LRUCache<string, string>({ max: 200 })
+/** What is frozen is drawn once, and packed once. */
+const drawn = new LRUCache<string, Page>({ max: 200 })
 const pictures = new LRUCache<string, Buffer>({ max: 50 })
 
-/** The page of a link as HTML. */
-export async function pageOf(id: string, share: OpenShare, url: string): Promise<string> {
+/** A page as HTML, and the same packed by gzip. */
+export interface Page {
+  html: string
+  packed: Buffer
+}
+
+/** The page of a link. */
+export async function pageOf(id: string, share: OpenShare, url: string): Promise<Page> {
   const key = `${id} ${url} ${share.by ?? ''}`
-  const known = drawn.get(key)
-  if (known) return known
-  const html = await (await pages()).sharedPage(share, url)
-  drawn.set(key, html)
-  return html
+  let page = drawn.get(key)
+  if (!page) {
+    const html = await (await pages()).sharedPage(share, url)
+    drawn.set(key, (page = { html, packed: gzipSync(html) }))
+  }
+  return page
 }
 
 /** The page where a link shows nothing any more. */

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import type { CallRecord } from '../../shared/schema/record'
-import { SIZES, asReturning, clean, firstCall, open, takeLure } from './screen'
+import { SIZES, asReturning, clean, firstCall, open, takeLure, visit } from './screen'
 
 const kept = (page: Parameters<typeof open>[0]) => page.getByTestId('kept')
 const tie = (page: Parameters<typeof open>[0]) => page.getByRole('button', { name: 'I tied this on' }).first().click()
@@ -48,7 +48,8 @@ test('a call that is refused says so, stays, and can be taken back', async ({ pa
     const { events } = route.request().postDataJSON() as { events: { id: string }[] }
     const errors = [{ path: 'body.tiedOn', code: 'pattern', message: 'That lure cannot be kept.' }]
     const refused = events.map(({ id }, index) => ({ index, id, errors }))
-    await route.fulfill({ json: { accepted: [], refused, events: [], cursor: '0', more: false } })
+    const who = { angler: '0123456789abcdef', name: null }
+    await route.fulfill({ json: { ...who, accepted: [], refused, events: [], cursor: '0', more: false } })
   })
   await open(page)
   await tie(page)
@@ -125,4 +126,42 @@ test.describe('a worker that fails', () => {
     await page.reload()
     await expect(firstCall(page)).toBeVisible({ timeout: 15_000 })
   })
+})
+
+test('a place whose script cannot be had says so, where one is and where one comes in', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: SIZES.desk, serviceWorkers: 'block' })
+  const page = await context.newPage()
+  await open(page)
+  let away = true
+  await context.route(/_nuxt\/.*\.js/, route => (away ? route.abort() : route.fallback()))
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  const told = page.getByRole('alert').filter({ hasText: 'That place cannot be opened just now' })
+  await expect(told).toBeVisible()
+  await expect(page.getByTestId('call').first()).toBeVisible()
+  away = false
+  await told.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('link', { name: 'Bench', exact: true })).toHaveAttribute('aria-current', 'page')
+  await expect(told).toHaveCount(0)
+  await context.close()
+})
+
+test('a cookie cleared in mid-trip loses nothing: the trip follows the device, and can be read back', async ({
+  page,
+  context,
+}) => {
+  await visit(page, '/log?lat=34.87&lon=-84.3&zone=America/New_York&lure=jerkbait&vis=1.2&tint=green&temp=14.5')
+  await page.getByRole('button', { name: /^Begin(?! the)/ }).click({ timeout: 30_000 })
+  const bite = page.getByRole('button', { name: /^Bite \d/ })
+  await bite.click()
+  await expect(page.getByText('Every tap is on this device and sent.')).toBeVisible()
+  await context.clearCookies()
+  await bite.click()
+  await page.reload()
+  await bite.click()
+  await expect(page.getByText('Every tap is on this device and sent.')).toBeVisible()
+  // By the cookie it has now, whoever asks reads all of it.
+  const kept = await page.request.post('/api/v1/sync', { data: { cursor: null, events: [] } })
+  const { events } = (await kept.json()) as { events: { kind: string; body: { what?: string } }[] }
+  expect(events.filter(e => e.kind === 'trip')).toHaveLength(1)
+  expect(events.filter(e => e.body?.what === 'bite')).toHaveLength(3)
 })

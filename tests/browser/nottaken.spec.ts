@@ -13,6 +13,8 @@ test('a change that the server would not take is shown, survives a reload, and i
     const errors = [{ path: 'body.name', code: 'text', message: 'The name cannot be kept.' }]
     await route.fulfill({
       json: {
+        angler: '0123456789abcdef',
+        name: null,
         accepted: [],
         refused: events.map(({ id }, index) => ({ index, id, errors })),
         events: [],

@@ -1,5 +1,5 @@
 import { type BrowserContext, type Page, expect, test } from '@playwright/test'
-import { SIZES, asReturning, cleanInEveryTheme, visit } from './screen'
+import { SIZES, asReturning, clean, cleanInEveryTheme, visit } from './screen'
 
 /** By its name: a passkey belongs to one. */
 const BASE = (process.env.PISCATOR_URL ?? 'http://127.0.0.1:3000').replace('127.0.0.1', 'localhost')
@@ -245,3 +245,49 @@ for (const size of ['desk', 'phone'] as const) {
     await context.close()
   })
 }
+
+test('what a link shows is clean by day and by night, at both sizes', async ({ browser, page }) => {
+  await visit(page, '/')
+  const asked = {
+    lure: 'jerkbait',
+    units: 'us',
+    water: { visibilityM: 1.2, tint: 'green', temperatureC: 14.5, depthM: 3 },
+    light: { sky: 'partly', cloud: 0.4, at: { time: '2026-05-10T14:40:00Z', latitude: 34.87, longitude: -84.3 } },
+  }
+  const day = {
+    date: '2026-05-10',
+    place: { latitude: 34.87, longitude: -84.3, utcOffsetMin: -240 },
+    from: '06:00',
+    to: '12:00',
+    water: asked.water,
+    hours: [
+      { at: '06:00', cloud: 0.2 },
+      { at: '09:00', cloud: 0.9, lightning: true },
+    ],
+    lures: [{ lure: 'jerkbait' }, { lure: 'popper' }],
+  }
+  const blocks = [{ a: { casts: 10, bites: 2 }, b: { casts: 10, bites: 1 } }]
+  const links: string[] = []
+  for (const data of [
+    { kind: 'call', asked, finishId: 'jerkbait.bone' },
+    { kind: 'plan', asked: { ...day, water: { visibilityM: 1.2, tint: 'green' } } },
+    { kind: 'verdict', finishIds: ['jerkbait.bone', 'jerkbait.white'], blocks },
+  ]) {
+    const made = await page.request.post('/api/v1/shares', { data })
+    links.push(`/s/${((await made.json()) as { id: string }).id}`)
+  }
+  for (const size of ['desk', 'phone'] as const) {
+    for (const colorScheme of ['light', 'dark'] as const) {
+      // What looks for faults is a script, which the page itself lets in no more than any other.
+      const context = await browser.newContext({ viewport: SIZES[size], colorScheme, bypassCSP: true })
+      const there = await context.newPage()
+      for (const link of [...links, '/s/AAAAAAAAAAAAAAAAAAAAAA']) {
+        await there.goto(link)
+        await clean(there)
+        const wide = await there.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+        expect([link, wide]).toEqual([link, 0])
+      }
+      await context.close()
+    }
+  }
+})

@@ -20,5 +20,9 @@ export default defineEventHandler(async event => {
   }
   void countOpening(database(), id.value).catch(logLater)
   const { origin } = getRequestURL(event, { xForwardedProto: true })
-  return pageOf(id.value, share, `${origin}/s/${id.value}`)
+  const { html, packed } = await pageOf(id.value, share, `${origin}/s/${id.value}`)
+  setResponseHeader(event, 'vary', 'accept-encoding')
+  if (!/\bgzip\b/.test(getRequestHeader(event, 'accept-encoding') ?? '')) return html
+  setResponseHeader(event, 'content-encoding', 'gzip')
+  return packed
 })
