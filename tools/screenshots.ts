@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { dice } from '../tests/reference/dice'
 import { type Page, chromium } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
@@ -17,22 +18,6 @@ const NIGHT = [
   '?lure=walking-topwater&fish=snook&salt=salt&vis=2&tint=green&temp=27&at=2026-06-14T06:30&lamps=1&depth=auto',
   'side=below&range=0.5&lat=32.1&lon=-81.2&water=018f0000-0000-4000-8000-000000000005&behind=open',
 ].join('&')
-
-/** A desk with readings that agree, weighed to the end. */
-async function desk(page: Page): Promise<void> {
-  const readings = [
-    { kind: 'disc', depthM: 1.1 },
-    { kind: 'target', target: 'black', depthM: 0.45 },
-    { kind: 'turbidity', fnu: 6 },
-    { kind: 'look', tint: 'green' },
-  ]
-  await page.evaluate(r => localStorage.setItem('piscator.desk', JSON.stringify(r)), readings)
-  await page.reload()
-  await page.getByTestId('call').first().waitFor()
-  await page.keyboard.press('r')
-  await page.getByText('of 100', { exact: false }).first().waitFor({ timeout: 60_000 })
-  await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 })
-}
 
 const CREEK = [
   '?lure=shallow-crankbait&vis=0.9&tint=tea&temp=17&depth=0.9&at=2026-06-20T14:40&cloud=0.3&lat=33.95&lon=-83.41',
@@ -187,7 +172,7 @@ async function fished(page: Page): Promise<void> {
 interface Shot {
   name: string
   /** Where it is looked at: the water where none is named. */
-  place?: 'day' | 'box' | 'bench' | 'log'
+  place?: 'day' | 'box' | 'bench' | 'log' | 'yours'
   set?: Record<string, unknown>
   query: string
   theme: 'noon' | 'dusk' | 'night'
@@ -205,14 +190,94 @@ async function firstMinute(page: Page): Promise<void> {
   await page.getByRole('radio', { name: 'Spinnerbait' }).check({ force: true })
   await page.getByTestId('first-answer').waitFor()
 }
+/** Ask the server as the page does; by the cookie of another device where one is given. */
+async function told(page: Page, method: string, path: string, data?: object): Promise<Record<string, never>> {
+  const answer = await page.request.fetch(`${BASE}/api/v1${path}`, { method, data })
+  const text = await answer.text()
+  return (text ? JSON.parse(text) : {}) as Record<string, never>
+}
+const PASSWORD = 'four slow carp under ice'
+/** An account by this name, and no other way: one that an earlier picture made is taken as it is. */
+async function account(page: Page, name: string): Promise<void> {
+  const made = await page.request.fetch(`${BASE}/api/v1/account/password`, {
+    method: 'PUT',
+    data: { name, password: PASSWORD },
+  })
+  if (!made.ok()) await told(page, 'POST', '/account/sign-in/password', { name, password: PASSWORD })
+}
+const SHARED_ASKED = {
+  lure: 'lipless-crankbait',
+  units: 'us',
+  water: { visibilityM: 1.8, tint: 'green', temperatureC: 14.4, depthM: 2.4, cover: { kind: 'grass' } },
+  light: {
+    sky: 'partly',
+    cloud: 0.3,
+    wind: 'ripple',
+    at: { time: '2026-04-11T14:40:00Z', latitude: 34.87, longitude: -84.3 },
+  },
+  depthM: 1,
+}
+const SHARED_CALL = { kind: 'call', asked: SHARED_ASKED, finishId: 'lipless-crankbait.red-craw' }
+/** An account with a day in its log, a crew of three, and links. */
+async function joined(page: Page): Promise<void> {
+  await account(page, 'Maren')
+  const crew = [
+    ['Jo', 'spots'],
+    ['Tove', 'lures'],
+    ['Sil', 'days'],
+  ] as const
+  for (const [name, may] of crew) {
+    const context = await page.context().browser()!.newContext()
+    const other = await context.newPage()
+    await account(other, name)
+    const { token } = await told(page, 'POST', '/crew/invites')
+    await told(other, 'POST', '/crew/join', { token })
+    await context.close()
+    const { people } = (await told(page, 'GET', '/crew')) as unknown as { people: { id: string; name: string }[] }
+    await told(page, 'PUT', `/crew/${people.find(p => p.name === name)!.id}`, { may })
+  }
+  const blocks = [{ a: { casts: 20, bites: 1 }, b: { casts: 20, bites: 1 } }]
+  await told(page, 'POST', '/shares', SHARED_CALL)
+  const finishIds = ['spinnerbait.white', 'spinnerbait.chartreuse']
+  await told(page, 'POST', '/shares', { kind: 'verdict', finishIds, blocks, days: null })
+  const tripId = randomUUID()
+  const record = (kind: string, recordId: string, body: object) => ({
+    id: randomUUID(),
+    kind,
+    recordId,
+    at: '2026-04-11T18:00:00Z',
+    body,
+  })
+  const trip = {
+    name: 'Tallow Pond',
+    waterId: null,
+    startedAt: '2026-04-11T11:00:00Z',
+    endedAt: '2026-04-11T17:00:00Z',
+    rods: [{ lure: 'lipless-crankbait', finishId: 'lipless-crankbait.red-craw' }],
+    asked: SHARED_ASKED,
+    trial: null,
+    note: '',
+  }
+  const tap = (hour: number, what: string) =>
+    record('tap', randomUUID(), { tripId, at: `2026-04-11T${hour}:30:00Z`, what, rod: 0 })
+  const taps = [tap(12, 'bite'), tap(13, 'miss'), tap(14, 'bite'), tap(16, 'landed')]
+  await told(page, 'POST', '/sync', { cursor: null, events: [record('trip', tripId, trip), ...taps] })
+  await page.reload()
+  await page.getByRole('heading', { name: 'Maren' }).waitFor()
+  await page.getByRole('slider').nth(2).waitFor()
+}
+/** A call as whoever has its link sees it. */
+async function sharedCall(page: Page): Promise<void> {
+  const { id } = (await told(page, 'POST', '/shares', SHARED_CALL)) as unknown as { id: string }
+  await page.goto(`${BASE}/s/${id}`)
+}
+
 const SHOTS: Shot[] = [
   { name: 'main', query: DAY, theme: 'noon', size: DESK },
   { name: 'dusk', query: DUSK, theme: 'dusk', size: DESK },
   { name: 'night', query: NIGHT, theme: 'night', size: DESK },
   { name: 'phone', query: DAY, theme: 'noon', size: PHONE },
   { name: 'which-lure', query: GRASS, theme: 'noon', size: DESK, then: whichLure },
-  { name: 'phone-lure', query: GRASS, theme: 'dusk', size: PHONE, then: whichLure },
-  { name: 'readings', query: DAY, theme: 'noon', size: DESK, then: desk },
   { name: 'day', place: 'day', set: { day: DAY_SET }, query: DAY, theme: 'noon', size: DESK, then: planned },
   { name: 'first', query: NEWCOMER, theme: 'noon', size: DESK, then: firstMinute },
   { name: 'day-tide', place: 'day', set: { day: SOUND_SET }, query: SOUND, theme: 'dusk', size: DESK, then: tide },
@@ -239,6 +304,8 @@ const SHOTS: Shot[] = [
   { name: 'phone-log', place: 'log', query: DAY, theme: 'night', size: PHONE, then: crewStarted },
   { name: 'today', place: 'log', query: DAY, theme: 'noon', size: DESK, then: fished },
   { name: 'trial', place: 'log', query: DAY, theme: 'noon', size: DESK, then: tested },
+  { name: 'yours', place: 'yours', query: DAY, theme: 'noon', size: DESK, then: joined },
+  { name: 'shared', query: DAY, theme: 'noon', size: PHONE, then: sharedCall },
   { name: 'season', place: 'log', query: DAY, theme: 'noon', size: DESK, then: taught },
 ]
 const wanted = process.argv.slice(2)
