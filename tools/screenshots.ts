@@ -120,6 +120,7 @@ async function filled(page: Page): Promise<void> {
     mimeType: 'text/csv',
     buffer: Buffer.from(`finish\n${BOX.join('\n')}\n`),
   })
+  await page.getByRole('button', { name: 'Take them in' }).click()
   await page.getByText(/\d+ added/).waitFor()
   await page.getByRole('button', { name: 'Close' }).click()
   await page.getByText(/Proven: no kit/).waitFor({ timeout: 90_000 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LureRecord } from '#shared/schema/record'
 import { readBox, toCsv, toJson } from './files'
 import { useBoxStore } from './store'
 import FileIn from '~/common/FileIn.vue'
@@ -6,6 +7,11 @@ import { download } from '~/settings/download'
 
 /** The box out and in as a file. */
 const box = useBoxStore()
+async function take(writes: { id: string; body: LureRecord }[]) {
+  const before = writes.map(({ id }) => ({ id, body: box.all.find(l => l.id === id)?.body ?? null }))
+  await box.change(writes)
+  return () => box.change(before)
+}
 </script>
 
 <template>
@@ -33,7 +39,7 @@ const box = useBoxStore()
       <FileIn
         accept=".csv,.json,text/csv,application/json"
         :read="(name, text) => readBox(name, text, box.all)"
-        :take="writes => box.change(writes)"
+        :take="take"
       />
     </section>
   </div>

@@ -219,6 +219,15 @@ export const useRecordsStore = defineStore('records', () => {
     others?.postMessage(events)
     void syncSoon()
   }
+  /** Write changes, and give back what undoes them: each record as it stood, or taken away where there was none. */
+  async function writeUndoably(entries: readonly Entry[]): Promise<() => Promise<void>> {
+    const before = entries.map(({ kind, id }): Entry => {
+      const body = (madeUp.value ?? standing).get(kind)?.get(id)?.body ?? null
+      return { kind, id, body }
+    })
+    await writeAll(entries)
+    return () => writeAll(before)
+  }
   const write = <K extends RecordKind>(kind: K, writes: readonly { id: string; body: RecordOf[K] | null }[]) =>
     writeAll(writes.map(({ id, body }) => ({ kind, id, body })))
   async function put<K extends RecordKind>(kind: K, body: RecordOf[K], id: string = newId()): Promise<string> {
@@ -469,6 +478,7 @@ export const useRecordsStore = defineStore('records', () => {
     put,
     write,
     writeAll,
+    writeUndoably,
     remove,
     drop,
     sync,

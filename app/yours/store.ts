@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import type { AccountAnswer } from '#shared/schema/account'
 import type { CrewAnswer } from '#shared/schema/crew'
 import type { ShareInput, ShareOut } from '#shared/schema/share'
@@ -17,13 +17,22 @@ interface TakenAway {
 /** How the screen is liked is nobody's secret: everything else of this device leaves it with its owner. */
 const STAYS = ['units', 'theme', 'watcher', 'learnt', 'begun', 'taken-away'].map(name => `piscator.${name}`)
 
+/** What the server said last, kept on the device; nothing where it said nothing yet. */
+const remembered = <T>(name: string) =>
+  useDeviceStorage<T | null>(`piscator.yours.${name}`, null, {
+    shallow: true,
+    serializer: { read: v => JSON.parse(v) as T | null, write: v => JSON.stringify(v) },
+  })
+
 /** The account, its devices, the crew and the links: what only the server knows, asked for where it is looked at. */
 export const useYoursStore = defineStore('yours', () => {
   const records = useRecordsStore()
   const device = useDeviceStore()
-  const account = shallowRef<AccountAnswer | null>(null)
-  const crew = shallowRef<CrewAnswer | null>(null)
-  const shares = shallowRef<ShareOut[]>([])
+  /** As the server said last: read without a signal too, and gone with whoever signs out. */
+  const account = remembered<AccountAnswer>('account')
+  const crew = remembered<CrewAnswer>('crew')
+  const shared = remembered<ShareOut[]>('links')
+  const shares = computed(() => shared.value ?? [])
   const state = ref<'loading' | 'here' | 'away'>('loading')
   const busy = ref(false)
   const takenAway = useDeviceStorage<TakenAway | null>('piscator.taken-away', null, {
@@ -47,7 +56,7 @@ export const useYoursStore = defineStore('yours', () => {
     state.value = who.ok && people.ok && links.ok ? 'here' : 'away'
     if (who.ok) account.value = who.value
     if (people.ok) crew.value = people.value
-    if (links.ok) shares.value = links.value
+    if (links.ok) shared.value = links.value
   }
 
   /** Do one thing at a time, and look anew at what it changed. */

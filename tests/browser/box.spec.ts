@@ -28,6 +28,8 @@ async function bringIn(page: Page, name: string, text: string): Promise<void> {
 }
 const full = async (page: Page) => {
   await bringIn(page, 'box.csv', `finish\n${FINISHES.join('\n')}\n`)
+  await expect(page.getByText('8 to add, 0 to change, 0 as they are. Nothing is written yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Take them in' }).click()
   await expect(page.getByText('8 added')).toBeVisible()
   await page.getByRole('button', { name: 'Close' }).click()
 }

@@ -90,6 +90,7 @@ test('a trip goes out as GPX, and coming back adds nothing', async ({ page }) =>
   const path = test.info().outputPath('trips.gpx')
   await writeFile(path, text)
   await page.locator('input[type=file]').setInputFiles(path)
+  await page.getByRole('button', { name: 'Take them in' }).click()
   await expect(page.getByText(/0 added, 1 changed, 0 as they were/)).toBeVisible()
   await page.locator('input[type=file]').setInputFiles(path)
   await expect(page.getByText(/0 added, 0 changed, 1 as they were/)).toBeVisible()

@@ -12,6 +12,7 @@ test('what the log has taught is said of a made-up season, and is not fooled by 
   await expect(taught).toContainText('Nothing yet.')
   const file = { name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(madeUpLog()) }
   await page.locator('input[type=file]').setInputFiles(file)
+  await page.getByRole('button', { name: 'Take them in' }).click()
   await expect(taught).toContainText('bites of 408 came with another rod tried beside it, on 24 trips.')
   await expect(taught).toContainText('By bites an hour gold, orange belly leads')
   await expect(taught).toContainText('No reason to change the weights.')

@@ -114,7 +114,16 @@ test('waypoints come in as spots, once, and everything goes out and comes back',
   const point = (name: string, lat: string) => `<wpt lat="${lat}" lon="-84.3"><name>${name}</name></wpt>`
   const gpx = (points: string) =>
     `<?xml version="1.0"?><gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1">${points}</gpx>`
+  const take = page.getByRole('button', { name: 'Take them in' })
   await bring('points.gpx', gpx(point('Brush', '34.9') + point('Ledge', '34.91')))
+  await take.click()
+  await expect(page.getByText('2 added, 0 changed, 0 as they were.')).toBeVisible()
+  // Taken back, everything is as before; taken again it is there again.
+  await page.getByRole('status').filter({ hasText: 'points.gpx' }).getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('taken back. Everything is as it was before.')).toBeVisible()
+  await bring('points.gpx', gpx(point('Brush', '34.9') + point('Ledge', '34.91')))
+  await expect(page.getByText('2 to add, 0 to change, 0 as they are. Nothing is written yet.')).toBeVisible()
+  await take.click()
   await expect(page.getByText('2 added, 0 changed, 0 as they were.')).toBeVisible()
   await bring('points.gpx', gpx(point('Brush', '34.9') + point('Ledge', '34.91')))
   await expect(page.getByText('0 added, 0 changed, 2 as they were.')).toBeVisible()

@@ -94,6 +94,7 @@ async function addLure(page: Page) {
   await page.getByRole('button', { name: 'Files' }).first().click()
   const csv = { name: 'box.csv', mimeType: 'text/csv', buffer: Buffer.from('finish\njerkbait.bone\n') }
   await page.locator('input[type=file]').setInputFiles(csv)
+  await page.getByRole('button', { name: 'Take them in' }).click()
   await expect(page.getByText('1 added')).toBeVisible()
 }
 
@@ -126,6 +127,38 @@ test('two of one crew see of each other what each shows, and nothing once they p
   await page.reload()
   await expect(page.getByText('Nobody yet')).toBeVisible()
   for (const c of [first, second, third]) await c.close()
+})
+
+test('a friend aboard with a phone of their own taps into the same trip, and it stands in both logs', async ({
+  browser,
+}) => {
+  const [maren, jo] = [newName(), newName()]
+  const first = await browser.newContext({ viewport: SIZES.desk })
+  const second = await browser.newContext({ viewport: SIZES.phone })
+  const page = await member(first, maren)
+  await page.getByRole('button', { name: 'Ask someone along' }).click()
+  const link = (await page.getByTestId('invitation').textContent())!
+  const other = await member(second, jo)
+  await other.goto(link)
+  await other.getByRole('button', { name: 'Go along' }).click()
+  await expect(other.getByRole('button', { name: `What ${maren} shows you: days` })).toBeVisible()
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await page.getByRole('button', { name: /^Begin(?! the)/ }).click({ timeout: 30_000 })
+  const bite = (p: Page) => p.getByRole('button', { name: /^Bite \d/ })
+  await bite(page).click()
+  await page.getByRole('button', { name: jo }).click()
+  await expect(page.getByRole('button', { name: jo })).toHaveAttribute('aria-pressed', 'true')
+  await cleanInEveryTheme(page)
+  await other.getByRole('link', { name: 'Log', exact: true }).click()
+  await other.reload()
+  await expect(bite(other)).toHaveText(/1/)
+  await bite(other).click()
+  await expect(bite(other)).toHaveText(/2/)
+  await expect(other.getByText('Every tap is on this device and sent.')).toBeVisible()
+  await page.reload()
+  await expect(bite(page)).toHaveText(/2/)
+  await first.close()
+  await second.close()
 })
 
 test('a call is shared by a link that needs no script, and is taken back', async ({ browser, page }) => {

@@ -71,7 +71,7 @@ const read = (name: string, text: string) => {
 }
 const gpx = () => tripsGpx(trips.value, log.allTaps, t => t.asked.light.at ?? null, tapWords)
 const take = (writes: { id: string; body: LogEntry }[]) =>
-  records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
+  records.writeUndoably(writes.map(({ id, body }) => ({ id, ...body })))
 </script>
 
 <template>

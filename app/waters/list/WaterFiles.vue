@@ -30,7 +30,7 @@ async function read(name: string, text: string) {
   return readFile(name, text, known.value, as, zoneAt)
 }
 const take = (writes: { id: string; body: WaterEntry }[]) =>
-  records.writeAll(writes.map(({ id, body }) => ({ id, ...body })))
+  records.writeUndoably(writes.map(({ id, body }) => ({ id, ...body })))
 const TABLES = [
   { words: 'Waters as CSV', name: 'waters.csv', of: watersCsv },
   { words: 'Spots as CSV', name: 'spots.csv', of: spotsCsv },

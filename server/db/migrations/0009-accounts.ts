@@ -76,6 +76,7 @@ export const accounts = {
         primary key (trip_id, from_angler, to_angler),
         check (from_angler <> to_angler)
       );
+      create index aboard_from on aboard (from_angler);
       create index aboard_to on aboard (to_angler);
       create table shares (
         id text primary key check (length(id) = 22),
