@@ -395,6 +395,17 @@ const ADDRESSES = {
       },
     },
   },
+  '/news': {
+    get: {
+      summary:
+        'Server-sent events that say when another device of the angler has written something; they hold no more.',
+      responses: {
+        200: { description: '`news` and `beat`.', content: { 'text/event-stream': { schema: { type: 'string' } } } },
+        204: plain('Nothing is kept yet, or the session was ended.'),
+        503: busy,
+      },
+    },
+  },
   '/calls': {
     get: {
       summary: 'A page of the calls this angler has kept, newest first; a Link header leads to the next.',

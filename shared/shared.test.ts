@@ -283,6 +283,7 @@ describe('the OpenAPI description', () => {
       '/instruments',
       '/kits',
       '/lures',
+      '/news',
       '/openapi.json',
       '/readings',
       '/recommendations',

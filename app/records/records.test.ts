@@ -41,16 +41,14 @@ function fakeServer() {
     /** Who the device's cookie says it is, and the account's name. */
     angler: 'first',
     name: null as string | null,
-    /** The session was ended: told once, by the first introduction after it. */
+    /** The session was ended. */
     ended: false,
   }
   vi.stubGlobal(
     'fetch',
     vi.fn(async (url: string, init: RequestInit) => {
       if (url === '/api/v1/device') {
-        const status = state.away ? 503 : state.ended ? 401 : 204
-        state.ended = false
-        return new Response(null, { status })
+        return new Response(null, { status: state.away ? 503 : state.ended ? 401 : 204 })
       }
       state.posts++
       if (state.away) throw new TypeError('away')
@@ -398,6 +396,7 @@ describe('who this device is', () => {
     await store.put('lure', lure('White'))
     await comes(() => expect(store.signedOut).toBe(true))
     expect([names(store), server.kept.length]).toEqual([['White'], 1])
+    server.ended = false
     await store.hearAnew()
     await comes(() => expect(names(store)).toEqual(['Bone', 'White']))
     server.ended = true

@@ -11,6 +11,7 @@ import { backoff } from '~/common/backoff'
 import { forgetWritten, leftInLog, writeAhead } from './writeAheadLog'
 import { SignedOutError, useDeviceStore } from './device'
 import { drawn } from './drawn'
+import { listenForNews } from './news'
 import { type PresentRecord, standsOver, takeIn } from './merge'
 import { parcelOf } from './parcel'
 import { type EventStore, type Owner, type RefusedEvent, openEventStore } from './eventStore'
@@ -20,13 +21,15 @@ import { useDeviceStorage } from '~/settings/deviceStorage'
 const TOGETHER_MS = { rest: 250, most: 1000 } as const
 /** How long an answer of the server is waited for, ms. */
 const ANSWER_MS = 20_000
-/** How often other devices are asked after while the page is seen, ms. */
-const HEEDED_MS = 30_000
+/** How often other devices are asked after while the page is seen, ms; less where news are heard as they come. */
+const HEEDED_MS = { asking: 30_000, hearing: 300_000 } as const
 
 /** Answers that say that this device is signed in no more, and that it is somebody else. */
 const [UNKNOWN, ANOTHER] = [401, 409] as const
 /** What other tabs are told where everything on this device was forgotten. */
 const FORGOTTEN = 'forgotten'
+/** And that another device has written something. */
+const NEWS = 'news'
 
 /** Answers that say that what was sent is wrong as a whole, or too much at once. */
 const REFUSED_WHOLE: readonly number[] = [413, 422]
@@ -94,6 +97,10 @@ export const useRecordsStore = defineStore('records', () => {
   const syncSoon = useDebounceFn(() => sync(), TOGETHER_MS.rest, { maxWait: TOGETHER_MS.most })
 
   const open = () => (store ??= openEventStore())
+  const news = listenForNews(() => {
+    others?.postMessage(NEWS)
+    void sync()
+  })
   /** Written, and not in the event store yet. */
   let onTheirWay = 0
   /** Counts what was begun or ended in writing, so that no count mixes two moments. */
@@ -148,11 +155,17 @@ export const useRecordsStore = defineStore('records', () => {
     }
     useEventListener('online', heed)
     if (typeof document !== 'undefined') useEventListener(document, 'visibilitychange', heed)
-    useIntervalFn(heed, HEEDED_MS)
+    let askedMs = Date.now()
+    useIntervalFn(() => {
+      if (news.isHeard() && Date.now() - askedMs < HEEDED_MS.hearing) return
+      askedMs = Date.now()
+      heed()
+    }, HEEDED_MS.asking)
     if (typeof BroadcastChannel === 'undefined') return
     others = new BroadcastChannel('piscator.records')
     others.onmessage = async ({ data }) => {
       const here = await open()
+      if (data === NEWS) return sync()
       if (data === FORGOTTEN) {
         owner.value = await here.owner()
         return standAnew(here)
@@ -411,6 +424,7 @@ export const useRecordsStore = defineStore('records', () => {
       while (!signedOut.value && (await exchange(here)));
       health.value = 'ok'
       well()
+      if (owner.value && !signedOut.value) news.begin()
     } catch (error) {
       if (error instanceof SignedOutError) await wasSignedOut(await open())
       else await checkHealth()

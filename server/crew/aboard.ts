@@ -3,6 +3,7 @@ import { inTime } from '#server/db/inTime'
 import { rows } from '#server/db/rows'
 import { project } from '#server/records/present'
 import { addUp, takeTurn } from '#server/records/turn'
+import { tellNews } from '#server/records/wake'
 
 /** Events handed on in one transaction. */
 const AT_ONCE = 500
@@ -79,6 +80,7 @@ async function handSome(db: Database, { tripId, from, to, kinds, seq }: Way): Pr
       { from, to, ids: coming.map(e => e.id) },
       transaction,
     )
+    if (added.length) await tellNews(db, to, '', transaction)
     const gone = await project(db, to, added, transaction)
     const bytes = added.reduce((sum, a) => sum + a.bytes, 0)
     await addUp(db, to, { events: added.length - gone.events, bytes: bytes - gone.bytes }, transaction)

@@ -2,6 +2,8 @@ import { once } from 'node:events'
 import type { Server } from 'node:http'
 import { closeRanking } from '#server/ranking/pool'
 import { closeInstruments } from '#server/utils/instruments'
+import { closeStreams } from '#server/utils/streams'
+import { closeNews } from '#server/utils/news'
 import { closeDatabase } from '#server/utils/database'
 
 /** How long a sender may take over the head of a request, and over all of it, ms. */
@@ -28,11 +30,12 @@ export default defineNitroPlugin(nitro => {
   })
   nitro.hooks.hook('close', async () => {
     closeInstruments()
-    await Promise.all([closeDatabase(), closeRanking()])
+    await Promise.all([closeDatabase(), closeRanking(), closeNews()])
   })
   const end = async () => {
     setTimeout(() => process.exit(0), LEAVE_MS).unref()
-    // Listeners to the instruments would never go of themselves.
+    // Listeners would never go of themselves.
+    closeStreams()
     closeInstruments()
     if (server) {
       const closed = once(server, 'close')

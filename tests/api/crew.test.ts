@@ -143,6 +143,49 @@ describe('a crew', () => {
   })
 })
 
+describe('news', () => {
+  it('reach another device of the angler, and a friend aboard, through another process, and nobody else', async () => {
+    const next = await startServer(undefined, { PISCATOR_TRUSTED_PROXIES: '127.0.0.1' })
+    try {
+      const { a, b } = await friends()
+      const stranger = await member()
+      await Promise.all([a.c, b.c, stranger.c].map(c => sync(c, [event('trip', trip({ name: '' }))])))
+      /** What somebody hears at the other process. */
+      const listen = async ({ cookie }: Client) => {
+        const end = new AbortController()
+        const response = await fetch(`${next.url}/api/v1/news`, { headers: { cookie }, signal: end.signal })
+        let text = ''
+        void (async () => {
+          for await (const chunk of response.body!) text += Buffer.from(chunk as Uint8Array).toString()
+        })().catch(() => {})
+        return { end: () => end.abort(), heard: () => (text.match(/event: news/g) ?? []).length }
+      }
+      const other = device()
+      await signIn(other, a.name)
+      const [mine, same, friend, nobody] = await Promise.all([other, a.c, b.c, stranger.c].map(listen))
+      await new Promise(r => setTimeout(r, 500))
+      const tripId = newId()
+      await sync(a.c, [event('trip', trip(), tripId)])
+      const within = async (hears: () => boolean) => {
+        for (let i = 0; i < 20 && !hears(); i++) await new Promise(r => setTimeout(r, 50))
+        expect(hears()).toBe(true)
+      }
+      await within(() => mine!.heard() === 1)
+      await a.c.call('PUT', `/crew/${b.id}/aboard/${tripId}`)
+      await within(() => friend!.heard() === 1)
+      await sync(a.c, [event('tap', tap(tripId, 'bite'))])
+      await within(() => friend!.heard() === 2)
+      // Who wrote it knows it already.
+      expect([same!.heard(), nobody!.heard()]).toEqual([0, 0])
+      for (const l of [mine, same, friend, nobody]) l!.end()
+      const unknown = await fetch(`${next.url}/api/v1/news`)
+      expect(unknown.status).toBe(204)
+    } finally {
+      await next.kill()
+    }
+  })
+})
+
 describe('every address', () => {
   /** What an answer to each relation may hold of the owner's, by step. */
   const SECRETS: readonly [SharingStep, string][] = [
@@ -228,8 +271,8 @@ describe('every address', () => {
     }
     // What would end the asker's own account or session is asked last, by whoever is left.
     const LAST = ['/account', '/sign-out', '/account/password', '/account/name', '/crew/{id}']
-    // What the boat tells goes on for as long as it is listened to, and is nobody's.
-    const asks = Object.entries(PATHS).filter(([path]) => path !== '/instruments')
+    // What is listened to goes on for as long as that: what the boat tells is nobody's, and news hold nothing.
+    const asks = Object.entries(PATHS).filter(([path]) => !['/instruments', '/news'].includes(path))
     const routes = asks.flatMap(([path, methods]) =>
       Object.keys(methods)
         .filter(m => m !== 'parameters')

@@ -1,5 +1,6 @@
 import { nameOf } from '#server/accounts/account'
 import { handOn } from '#server/crew/aboard'
+import { tellNews } from '#server/records/wake'
 import { continueMoves } from '#server/records/moves'
 import { type SyncResult, syncEvents } from '#server/records/exchange'
 import { check } from '#shared/faults'
@@ -31,7 +32,7 @@ export default defineEventHandler(async (event): Promise<SyncAnswer> => {
   try {
     const { cursor = null, angler = null, events } = validated(syncSchema, await jsonBody(event, MOST_BYTES), 'events')
     const { good, refused } = await checkedEvents(events)
-    const anglerId = await ensureAngler(event)
+    const { anglerId, id: sessionId } = await ensureSession(event)
     const mark = anglerMark(anglerId)
     if (angler && angler !== mark) throw faultError(409, [ANOTHER])
     // What others aboard have tapped is told with the rest.
@@ -39,7 +40,10 @@ export default defineEventHandler(async (event): Promise<SyncAnswer> => {
     const lowered = good.map(g => withSmallIds(g.event))
     const result = await syncEvents(database(), anglerId, lowered, cursor, Date.now())
     void continueMoves(database(), anglerId).catch(logLater)
-    if (lowered.length) void handOn(database(), anglerId).catch(logLater)
+    if (lowered.length) {
+      void tellNews(database(), anglerId, sessionId).catch(logLater)
+      void handOn(database(), anglerId).catch(logLater)
+    }
     return answerOf(result, { angler: mark, name: await nameOf(database(), anglerId) }, good, refused)
   } finally {
     const left = underWay.get(device)! - 1
