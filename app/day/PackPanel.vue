@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { knownFinish } from '#core/box/own'
 import { finishById } from '#core/lure/finish'
 import type { ShareInput } from '#shared/schema/share'
 import { useTaughtStore } from '~/records/taught'
 import HandFigure from '~/figures/HandFigure.vue'
+import ShareButton from '~/yours/ShareButton.vue'
 import { useDayStore } from './store'
 import type { PlanShown, SpellShown } from './work'
 import { clock } from '~/reading/clock'
@@ -26,7 +27,6 @@ defineEmits<{
   json: []
   cancel: []
 }>()
-const ShareButton = defineAsyncComponent(() => import('~/yours/ShareButton.vue'))
 const day = useDayStore()
 /** What a link to this plan holds: finishes of the catalogue, since those of one's own are nobody else's to look up. */
 const sharing = (): ShareInput => {
