@@ -32,7 +32,9 @@ test('Water’s three rods lie on the rods just as they stood there, and nothing
 })
 
 test('opened by itself it asks the water, and a plan’s change is tied on at its hour', async ({ page }) => {
-  await visit(page, `/day${POND}&at=${new Date().toISOString().slice(0, 10)}T14:00`)
+  // Today where the pond lies, whatever day it is elsewhere.
+  const today = new Intl.DateTimeFormat('en-CA', { timeZone: 'America/New_York' }).format()
+  await visit(page, `/day${POND}&at=${today}T14:00`)
   await page.getByRole('button', { name: /^Pack these/ }).click({ timeout: 60_000 })
   await page.getByRole('link', { name: 'Rig these' }).click()
   await expect(page.getByRole('button', { name: /^Plan kept/ })).toHaveAttribute('aria-pressed', 'true')
