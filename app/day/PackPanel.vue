@@ -140,6 +140,7 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
           </ul>
         </template>
       </template>
+      <ShareButton v-if="plan" class="pt-4" words="Share this plan" :input="sharing" />
     </div>
     <div
       v-if="plan"
@@ -153,7 +154,6 @@ const hoursOf = (c: { fromMin: number; toMin: number }) => `${clock(c.fromMin)} 
       <button type="button" class="quiet" @click="$emit('print', 'pocket')">Print for a pocket</button>
       <button type="button" class="quiet" @click="$emit('calendar')">Calendar file</button>
       <button type="button" class="quiet" @click="$emit('json')">Plan as JSON</button>
-      <ShareButton class="col-span-2 *:w-full" words="Share this plan" :input="sharing" />
     </div>
   </div>
 </template>

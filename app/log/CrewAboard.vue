@@ -27,7 +27,7 @@ async function turn(id: string, aboard: boolean) {
 
 <template>
   <div v-if="people.length" class="mt-3 border-t border-hair pt-2">
-    <h3 class="font-bold">Aboard with a device of their own</h3>
+    <h2 class="font-bold">Aboard with a device of their own</h2>
     <p class="flex flex-wrap gap-2 py-2">
       <button
         v-for="p in people"

@@ -64,7 +64,7 @@ const route = useRoute()
             v-for="t in THEMES"
             :key="t"
             :class="[
-              'flex cursor-pointer items-center px-2.25 has-focus-visible:outline-3',
+              'flex cursor-pointer items-center px-2.25 max-[1339px]:px-1.5 has-focus-visible:outline-3',
               'has-focus-visible:-outline-offset-3',
               settings.theme === t ? 'border-t-[7px] border-ink pb-1.75 font-bold' : 'text-ink2',
             ]"
@@ -85,7 +85,8 @@ const route = useRoute()
   min-height: 44px;
   white-space: nowrap;
 }
-@media (max-width: 999px) {
+/* Whole on a laptop, in whatever letters come first. */
+@media (max-width: 1339px) {
   .bar,
   .bars > :deep(button) {
     padding-inline: 6px;
