@@ -27,8 +27,9 @@ const event = (id: string, recordId: string, at: string, body: LureRecord | null
   body,
 })
 
-/** A server that keeps every event once, by its id, and may be away. */
+/** A server that keeps every event once, by its id, and may be away; to devices of other tests it always is. */
 function fakeServer() {
+  const known = new Set<string>()
   const state = {
     kept: [] as SyncEvent[],
     away: false,
@@ -39,7 +40,7 @@ function fakeServer() {
     chokesOn: 'nothing',
     mostBytes: Infinity,
     /** Who the device's cookie says it is, and the account's name. */
-    angler: 'first',
+    angler: newId(),
     name: null as string | null,
     /** The session was ended. */
     ended: false,
@@ -55,7 +56,9 @@ function fakeServer() {
       if (state.ended) return new Response('{}', { status: 401 })
       const asked = JSON.parse(init.body as string) as { cursor: string | null; angler?: string; events: SyncEvent[] }
       const { cursor, angler, events } = asked
+      if (angler && !known.has(angler)) throw new TypeError('a device of another test')
       if (angler && angler !== state.angler) return new Response('{}', { status: 409 })
+      known.add(state.angler)
       const nameOf = (e: SyncEvent) => (e.body as LureRecord | null)?.name ?? ''
       const fault = (message: string) => ({ path: 'body.name', code: 'text', message })
       if ((init.body as string).length > state.mostBytes || events.some(e => nameOf(e) === state.chokesOn))
@@ -372,6 +375,7 @@ describe('who this device is', () => {
     const server = fakeServer()
     server.name = 'Wren'
     const store = await sent(server, 'Bone')
+    const wren = server.angler
     Object.assign(server, { angler: 'stranger', name: null })
     await store.put('lure', lure('White'))
     await comes(() => expect(store.signedOut).toBe(true))
@@ -383,7 +387,7 @@ describe('who this device is', () => {
     Object.assign(server, { angler: 'odile', name: 'Odile' })
     await store.hearAnew()
     expect([store.signedOut, server.kept.length]).toEqual([true, 1])
-    Object.assign(server, { angler: 'first', name: 'Wren' })
+    Object.assign(server, { angler: wren, name: 'Wren' })
     await store.hearAnew()
     await comes(() => expect(server.kept).toHaveLength(2))
     expect([store.signedOut, names(store)]).toEqual([false, ['Bone', 'White']])

@@ -164,15 +164,17 @@ export const useRecordsStore = defineStore('records', () => {
     if (typeof BroadcastChannel === 'undefined') return
     others = new BroadcastChannel('piscator.records')
     others.onmessage = async ({ data }) => {
-      const here = await open()
       if (data === NEWS) return sync()
-      if (data === FORGOTTEN) {
-        owner.value = await here.owner()
-        return standAnew(here)
-      }
+      if (data === FORGOTTEN) return forgottenElsewhere()
       if (takeIn(standing, data as SyncEvent[])) changes.value++
-      await count(here)
+      await count(await open())
     }
+  }
+  /** Another tab of this device forgot what was here. */
+  async function forgottenElsewhere(): Promise<void> {
+    const here = await open()
+    owner.value = await here.owner()
+    await standAnew(here)
   }
 
   /** An event's record is the same one for as long as it stands: a tap makes one, not thousands anew. */
