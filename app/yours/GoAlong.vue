@@ -31,7 +31,9 @@ async function go() {
         <b v-if="!yours.isAccount">It needs a name first: make a passkey or a password below.</b>
       </p>
       <p class="mt-3 flex flex-wrap gap-2">
-        <button type="button" class="action" :disabled="yours.busy || !yours.isAccount" @click="go">Go along</button>
+        <button type="button" class="action disabled:opacity-60" :disabled="yours.busy || !yours.isAccount" @click="go">
+          Go along
+        </button>
         <button type="button" class="quiet" @click="emit('done')">Not now</button>
       </p>
     </template>
