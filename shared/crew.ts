@@ -9,8 +9,8 @@ export type SharingStep = (typeof SHARING_STEPS)[number]
 export const maySee = (may: SharingStep, what: SharingStep): boolean =>
   SHARING_STEPS.indexOf(may) >= SHARING_STEPS.indexOf(what)
 
-/** A fish that took, whether it stayed on or not. */
-const BITES: readonly TapRecord['what'][] = ['bite', 'miss', 'landed']
+/** What counts as a bite: a fish that took, whether it stayed on or not. */
+export const BITES: readonly TapRecord['what'][] = ['bite', 'miss', 'landed']
 
 export interface SeenLure {
   finishId: string

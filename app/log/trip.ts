@@ -1,12 +1,11 @@
 import type { Request } from '#core/request/request'
+import { BITES } from '#shared/crew'
 import type { ComingChange, Rod, TapKind, TripRecord } from '#shared/schema/record'
 import type { Kept } from '~/records/store'
 
 export type Tap = Kept<'tap'>
 export type Trip = Kept<'trip'>
 
-/** What counts as a bite: a fish that took, whether it stayed on or not. */
-const BITES: readonly TapKind[] = ['bite', 'miss', 'landed']
 export const isBite = (t: Tap) => BITES.includes(t.body.what)
 
 /** Whether a tap happened after another; of the same moment, whether it was made after it. */

@@ -11,7 +11,7 @@ import { cap, JAR_WORDS } from '~/words/options'
 import SharedFigure from './SharedFigure.vue'
 
 /** A call that was shared: the water as it was, the lure in the hand, as it looks farther and farther off, and why. */
-const props = defineProps<{ call: SharedCall; inWater: string; looks: string[]; shown: string }>()
+const props = defineProps<{ call: SharedCall; inWater: string; looks: string[] }>()
 const length = (m: number) => lengthWords(m, props.call.units)
 
 /** The picture, px: the sky above the surface, the water to the bottom that is shown. */

@@ -36,13 +36,13 @@ const alone = (svg: string) => svg.replaceAll('viewbox=', 'viewBox=')
 const sized = (svg: string, width: number) =>
   svg.replace('<svg', `<svg overflow="visible" width="${width}" height="${Math.round((width * 104) / 240)}"`)
 
-async function bodyOf({ shared, title }: PageAsk): Promise<string> {
+async function bodyOf({ shared }: PageAsk): Promise<string> {
   switch (shared.kind) {
     case 'call': {
       const [inWater, ...looks] = await Promise.all(
         [shared.inWater, ...shared.looks].map((look, i) => seenFigure(shared.lure, look, `look${i}`)),
       )
-      return text(SharedCallPage, { call: shared, inWater: sized(inWater!, 96), looks, shown: title })
+      return text(SharedCallPage, { call: shared, inWater: sized(inWater!, 96), looks })
     }
     case 'plan':
       return text(SharedPlan, { plan: shared })

@@ -6,6 +6,7 @@ import { useRecordsStore } from '~/records/store'
 import { useReadingStore } from '~/reading/store'
 import CrewDays from './CrewDays.vue'
 import StepSlider from './StepSlider.vue'
+import { useCopy } from './useCopy'
 import { useYoursStore } from './store'
 
 /** The crew: how much each is shown, what they then see, and what they show. */
@@ -16,6 +17,7 @@ const nowMs = Date.now()
 const people = computed(() => yours.crew?.people ?? [])
 const words = ref('')
 const link = ref('')
+const { copied, copy } = useCopy(() => link.value)
 const open = ref<string | null>(null)
 /** Whose view of the angler's last day is shown: who was changed last, else the first. */
 const looked = ref<string | null>(null)
@@ -58,14 +60,6 @@ async function ask() {
   words.value = done.ok ? '' : done.words
   // After the mark, the word never reaches a server's log.
   if (done.ok) link.value = `${location.origin}/yours#go-along=${done.value.token}`
-}
-async function copy() {
-  try {
-    await navigator.clipboard.writeText(link.value)
-    words.value = 'The link is copied.'
-  } catch {
-    words.value = 'Copy the link by hand.'
-  }
 }
 async function told(go: () => Promise<{ ok: boolean; words?: string }>) {
   const done = await go()
@@ -112,6 +106,7 @@ async function told(go: () => Promise<{ ok: boolean; words?: string }>) {
       <div v-if="link" class="border-2 border-ink p-3">
         <p class="break-all select-all" data-testid="invitation">{{ link }}</p>
         <button type="button" class="quiet mt-2" @click="copy">Copy the link</button>
+        <p v-if="copied" role="status" class="font-semibold">{{ copied }}</p>
       </div>
       <ul v-if="yours.crew?.invites.length">
         <li

@@ -1,25 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { ShareOut } from '#shared/schema/share'
+import { useCopy } from './useCopy'
 
 /** A link that was just made, to be sent on. */
 const props = defineProps<{ share: ShareOut }>()
 const url = computed(() => `${location.origin}/s/${props.share.id}`)
-const words = ref('')
+const { copied, copy } = useCopy(() => url.value)
 const canSend = typeof navigator !== 'undefined' && 'share' in navigator
 async function send() {
   try {
     await navigator.share({ title: props.share.title, url: url.value })
   } catch {
     // Whoever closes the list of apps has thought better of it.
-  }
-}
-async function copy() {
-  try {
-    await navigator.clipboard.writeText(url.value)
-    words.value = 'The link is copied.'
-  } catch {
-    words.value = 'Copy the link by hand.'
   }
 }
 </script>
@@ -35,6 +28,6 @@ async function copy() {
       <button v-if="canSend" type="button" class="quiet" @click="send">Send it</button>
     </p>
     <p class="text-ink2">No place and no water’s name are in it. Take it back in Yours.</p>
-    <p v-if="words" role="status" class="font-semibold">{{ words }}</p>
+    <p v-if="copied" role="status" class="font-semibold">{{ copied }}</p>
   </div>
 </template>
