@@ -15,6 +15,16 @@ const only = process.argv.slice(2)
 const wanted = (...names) => !only.length || names.some(name => only.includes(name))
 let passed = 0
 let failed = 0
+/** What failed, by name and first line: said once more at the end, where a long run is read from. */
+const faults = []
+function fault(what, why = '') {
+  faults.push(`${what}${why && `: ${why.split('\n', 1)[0]}`}`)
+}
+/** A step or a check that failed as a whole. */
+function broke(what) {
+  failed++
+  fault(what)
+}
 
 /** A step that others wait for, its words as they come. */
 const run = (title, command, args, env = {}) =>
@@ -42,16 +52,33 @@ async function check(name, steps, least) {
   for (const step of steps) all.push(await beside(step, {}, least))
   console.log(`\n== ${name}\n${all.map(({ said }) => said).join('')}`)
   if (all.every(({ status }) => status === 0)) passed++
-  else failed++
+  else broke(name)
 }
 /** Counts from a runner's JSON report; a runner that wrote none failed as a whole. */
-function count(status, file, read) {
-  const got = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 }
+function count(name, status, file, read) {
+  const got = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: [] }
   passed += got.passed
-  failed += got.failed
-  if (status !== 0 && got.failed === 0) failed++
-  if (status === 0 && got.passed === 0) failed++
+  failed += got.failed.length
+  for (const { title, why } of got.failed) fault(`${name}: ${title}`, why)
+  if ((status !== 0 && !got.failed.length) || (status === 0 && !got.passed)) broke(name)
 }
+const ofVitest = r => ({
+  passed: r.numPassedTests,
+  failed: r.testResults
+    .flatMap(({ assertionResults }) => assertionResults)
+    .filter(({ status }) => status === 'failed')
+    .map(({ fullName, failureMessages }) => ({ title: fullName, why: failureMessages[0] })),
+})
+/** Playwright's suites lie in one another; a spec's last result says why. */
+const specsOf = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(specsOf)]
+const ofPlaywright = r => ({
+  passed: r.stats.expected + r.stats.flaky,
+  failed: r.suites
+    .flatMap(specsOf)
+    .flatMap(spec => spec.tests.map(test => ({ spec, test })))
+    .filter(({ test }) => test.status === 'unexpected')
+    .map(({ spec, test }) => ({ title: `${spec.file}: ${spec.title}`, why: test.results.at(-1)?.error?.message })),
+})
 async function vitest(name, env, { projects = [name], by = quietly } = {}) {
   if (!wanted(name)) return
   const file = `test-results/${name}.json`
@@ -60,7 +87,7 @@ async function vitest(name, env, { projects = [name], by = quietly } = {}) {
   const chosen = projects.flatMap(project => ['--project', project])
   const { status, said } = await by([bin('vitest'), 'run', ...chosen, ...reporters], env)
   console.log(`\n== ${name}\n${said}`)
-  count(status, file, r => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
+  count(name, status, file, ofVitest)
 }
 const freePort = () =>
   new Promise(resolve => {
@@ -74,7 +101,7 @@ mkdirSync('test-results', { recursive: true })
 // The unit tests do not need what is built.
 const unit = vitest('unit', {}, { projects: ['unit', 'unit-keeping'], by: beside })
 const needsServer = wanted('service', 'api', 'browser')
-if (needsServer && (await run('build', 'bash', ['./run', 'build']))) failed++
+if (needsServer && (await run('build', 'bash', ['./run', 'build']))) broke('build')
 
 // Whatever has no components goes to the native compiler, five times as fast; only the app's own needs the other.
 const projects = ['core', 'tools', ...['server', 'shared', 'node'].map(name => `.nuxt/tsconfig.${name}.json`)]
@@ -91,7 +118,7 @@ const readLines = () =>
     check('lint', [[bin('eslint'), ...kept('eslint/'), '.']], 19),
   ])
 // What is found without an import is written down by the build, or here: afresh, or names added since would be missing.
-if (!needsServer && wanted('types', 'lint') && (await run('prepare', bin('nuxt'), ['prepare']))) failed++
+if (!needsServer && wanted('types', 'lint') && (await run('prepare', bin('nuxt'), ['prepare']))) broke('prepare')
 const besides = Promise.all([unit, readTypes()])
 let lines = wanted('browser') ? null : readLines()
 
@@ -100,7 +127,7 @@ if (needsServer) {
   const urls = Object.fromEntries([...started.stdout.matchAll(/^(NUXT_\w+)=(\S+)$/gm)].map(m => [m[1], m[2]]))
   if (started.status !== 0 || !urls.NUXT_DATABASE_URL) {
     console.error("The tests' database did not start.")
-    failed++
+    broke('test database')
   } else {
     const env = { ...urls, NUXT_SESSION_PASSWORD: 'only-for-tests-only-for-tests-only-for-tests' }
     try {
@@ -108,7 +135,7 @@ if (needsServer) {
         (await run('test database', bin('tsx'), ['tools/db/migrate.ts'], env)) ||
         (await run('test data', bin('tsx'), ['tools/db/demoData.ts'], env))
       )
-        failed++
+        broke('test database')
       await vitest('service', env)
       await vitest('api', env)
       await besides
@@ -144,10 +171,7 @@ if (needsServer) {
             ...env,
             PISCATOR_URL: `http://127.0.0.1:${port}`,
           })
-          count(status, 'test-results/browser.json', r => ({
-            passed: r.stats.expected + r.stats.flaky,
-            failed: r.stats.unexpected,
-          }))
+          count('browser', status, 'test-results/browser.json', ofPlaywright)
         } finally {
           server.kill()
         }
@@ -161,5 +185,6 @@ if (needsServer) {
 await Promise.all([besides, lines ?? readLines()])
 // It writes .nuxt anew, which the others read.
 if (wanted('dev')) await check('dev', [[bin('tsx'), 'tools/devBoot.ts']], 0)
+for (const each of faults) console.log(`failed: ${each}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)
