@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { createPinia, setActivePinia } from 'pinia'
@@ -27,9 +28,13 @@ const event = (id: string, recordId: string, at: string, body: LureRecord | null
   body,
 })
 
+/** Which test something was begun in, timers too: a device of one that is over still sends. */
+const TEST = new AsyncLocalStorage<object>()
+
 /** A server that keeps every event once, by its id, and may be away; to devices of other tests it always is. */
 function fakeServer() {
-  const known = new Set<string>()
+  const mine = {}
+  TEST.enterWith(mine)
   const state = {
     kept: [] as SyncEvent[],
     away: false,
@@ -48,6 +53,7 @@ function fakeServer() {
   vi.stubGlobal(
     'fetch',
     vi.fn(async (url: string, init: RequestInit) => {
+      if ((TEST.getStore() ?? mine) !== mine) throw new TypeError('a device of another test')
       if (url === '/api/v1/device') {
         return new Response(null, { status: state.away ? 503 : state.ended ? 401 : 204 })
       }
@@ -56,9 +62,7 @@ function fakeServer() {
       if (state.ended) return new Response('{}', { status: 401 })
       const asked = JSON.parse(init.body as string) as { cursor: string | null; angler?: string; events: SyncEvent[] }
       const { cursor, angler, events } = asked
-      if (angler && !known.has(angler)) throw new TypeError('a device of another test')
       if (angler && angler !== state.angler) return new Response('{}', { status: 409 })
-      known.add(state.angler)
       const nameOf = (e: SyncEvent) => (e.body as LureRecord | null)?.name ?? ''
       const fault = (message: string) => ({ path: 'body.name', code: 'text', message })
       if ((init.body as string).length > state.mostBytes || events.some(e => nameOf(e) === state.chokesOn))
