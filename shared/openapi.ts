@@ -15,6 +15,7 @@ import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
 import { crewAnswerSchema, joinSchema, showSchema } from '#shared/schema/crew'
 import { dayAnswerSchema, daySchema } from '#shared/schema/day'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
+import { jobListSchema, jobStatusSchema } from '#shared/schema/job'
 import { syncAnswerSchema, syncRequestSchema } from '#shared/schema/sync'
 import { shareOutSchema, shareSchema } from '#shared/schema/share'
 import { luresAnswerSchema, luresSchema } from '#shared/schema/lures'
@@ -50,6 +51,25 @@ const busy = {
   headers: { 'Retry-After': { description: 'Seconds.', schema: { type: 'integer' } } },
   description: 'Too much at once, or the records are away; try again after Retry-After seconds.',
 }
+
+/** Long work may be asked for as a job (RFC 7240). */
+const preferJob = {
+  parameters: [
+    {
+      name: 'Prefer',
+      in: 'header',
+      description: 'respond-async: take it in as a job, and say where it stands.',
+      schema: { type: 'string' },
+    },
+  ],
+}
+const asJob = {
+  description: 'Taken in as a job, whose address is in Location.',
+  headers: { Location: { schema: { type: 'string' } } },
+  content: json(ref('Job')),
+}
+const jobId = { parameters: [uuidIn('id')] }
+const noJob = faulty('This angler has no such job.')
 
 const inPieces = 'Where it takes longer than a second, blanks are sent until the answer is there.'
 
@@ -95,8 +115,10 @@ const ADDRESSES = {
     post: {
       summary: 'When to change through a day, and which few to carry. Needs no account and stores nothing.',
       requestBody: { required: true, content: json(ref('DayRequest')) },
+      ...preferJob,
       responses: {
         200: { description: `The plan. ${inPieces}`, content: json(ref('DayPlan')) },
+        202: asJob,
         422: refused,
         503: busy,
       },
@@ -106,8 +128,10 @@ const ADDRESSES = {
     post: {
       summary: 'The fewest finishes that cover many scenes. Needs no account and stores nothing.',
       requestBody: { required: true, content: json(ref('KitRequest')) },
+      ...preferJob,
       responses: {
         200: { description: `The kits of each size. ${inPieces}`, content: json(ref('Kit')) },
+        202: asJob,
         422: refused,
         503: busy,
       },
@@ -124,8 +148,53 @@ const ADDRESSES = {
     post: {
       summary: 'What a log says: what works here, and which school has earned weight. Stores nothing.',
       requestBody: { required: true, content: json(ref('SeasonRequest')) },
+      ...preferJob,
       responses: {
         200: { description: `The season. ${inPieces}`, content: json(ref('Season')) },
+        202: asJob,
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/jobs': {
+    get: {
+      summary: "This angler's jobs, the newest first.",
+      responses: { 200: { description: 'The jobs.', content: json(ref('Jobs')) }, 503: busy },
+    },
+  },
+  '/jobs/{id}': {
+    get: {
+      summary: 'How a job stands.',
+      ...jobId,
+      responses: { 200: { description: 'The job.', content: json(ref('Job')) }, 404: noJob, 422: refused, 503: busy },
+    },
+    delete: {
+      summary: 'Stops a job, or forgets one that has ended.',
+      ...jobId,
+      responses: { 204: plain('It stands no more.'), 422: refused, 503: busy },
+    },
+  },
+  '/jobs/{id}/answer': {
+    get: {
+      summary: 'The answer of a job that is done, as it would have been given at once; kept for a day.',
+      ...jobId,
+      responses: {
+        200: { description: 'The answer.', content: json({ oneOf: [ref('DayPlan'), ref('Kit'), ref('Season')] }) },
+        404: noJob,
+        409: faulty('It has no answer, or not yet.'),
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/jobs/{id}/progress': {
+    get: {
+      summary: 'How a job stands, as server-sent events, each the status as JSON, until it has ended.',
+      ...jobId,
+      responses: {
+        200: { description: 'Events.', content: { 'text/event-stream': { schema: { type: 'string' } } } },
+        404: noJob,
         422: refused,
         503: busy,
       },
@@ -445,6 +514,7 @@ const TAGS = {
   records: "An angler's records, by the cookie of a device.",
   account: 'Signing in, and the devices that are.',
   crew: 'Friends, and what each shows the other.',
+  jobs: 'Long work asked for as a job, to be fetched later.',
   shares: 'Links that show one thing to whoever has them.',
   place: 'Waters, forecast and instruments.',
   server: 'The server itself.',
@@ -460,6 +530,7 @@ const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
   'account': 'account',
   'crew': 'crew',
   'shares': 'shares',
+  'jobs': 'jobs',
   'device': 'account',
   'sign-out': 'account',
   'recovery-code': 'account',
@@ -547,6 +618,8 @@ export function openApi(version: string) {
     Show: described(showSchema, parts),
     ShareInput: described(shareSchema, parts),
     Share: described(shareOutSchema, parts),
+    Job: described(jobStatusSchema, parts),
+    Jobs: described(jobListSchema, parts),
     SyncRequest: described(syncRequestSchema, parts),
     Sync: described(syncAnswerSchema, parts),
     OrderRequest: described(orderSchema, parts),

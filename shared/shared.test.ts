@@ -194,8 +194,10 @@ describe('the OpenAPI description', () => {
       ),
     )
     const withBody = ['400', '403', '413', '415', '417', '422', '429', '503']
-    for (const path of ['recommendations', 'readings', 'day-plans', 'kits', 'trials/order', 'trials/verdict'])
+    for (const path of ['recommendations', 'readings', 'trials/order', 'trials/verdict'])
       expect(codes[`post /${path}`], path).toEqual(['200', ...withBody])
+    for (const path of ['day-plans', 'kits', 'season'])
+      expect(codes[`post /${path}`], path).toEqual(['200', '202', ...withBody])
     const kept = ['200', '400', '401', '403', '409', ...withBody.slice(2)]
     for (const keeping of ['put /calls/{id}', 'post /sync']) expect(codes[keeping]).toEqual(kept)
     expect(codes['delete /calls/{id}']).toEqual(['204', '403', '422', '429', '503'])
@@ -281,6 +283,10 @@ describe('the OpenAPI description', () => {
       '/health',
       '/health/ready',
       '/instruments',
+      '/jobs',
+      '/jobs/{id}',
+      '/jobs/{id}/answer',
+      '/jobs/{id}/progress',
       '/kits',
       '/lures',
       '/news',

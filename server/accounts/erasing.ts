@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Database } from '#server/db/connection'
 import { rows } from '#server/db/rows'
+import { tellNews } from '#server/records/wake'
 
 /** How long taking everything away can be undone, min. */
 export const UNDO_MIN = 10
@@ -22,6 +23,7 @@ export async function takeAway(db: Database, anglerId: string): Promise<{ undo: 
     { anglerId, hash: hashOf(undo) },
   )
   if (!taken) throw new Error('nobody to take away')
+  await tellNews(db, anglerId)
   return { undo, until: taken.until }
 }
 

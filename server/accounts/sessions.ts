@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize'
 import type { Database } from '#server/db/connection'
 import { rows } from '#server/db/rows'
+import { tellNews } from '#server/records/wake'
 
 /** What a device's cookie says: its session, the angler, and the version of that angler's sessions it was given. */
 export interface DeviceSession {
@@ -89,6 +90,7 @@ export async function endSessionOf(
     { anglerId, id },
     transaction,
   )
+  if (ended.length) await tellNews(db, anglerId, '', transaction)
   return ended.length > 0
 }
 
@@ -108,12 +110,19 @@ export async function signOutEverywhere(db: Database, anglerId: string): Promise
       { anglerId },
       transaction,
     )
+    await tellNews(db, anglerId, '', transaction)
   })
 }
 
 /** End every other session of an angler: what a new password asks for. */
-export const endOtherSessions = (db: Database, anglerId: string, id: string) =>
-  rows(db, 'update sessions set ended_at = now() where angler_id = $anglerId and id <> $id and ended_at is null', {
-    anglerId,
-    id,
-  })
+export async function endOtherSessions(db: Database, anglerId: string, id: string): Promise<void> {
+  await rows(
+    db,
+    'update sessions set ended_at = now() where angler_id = $anglerId and id <> $id and ended_at is null',
+    {
+      anglerId,
+      id,
+    },
+  )
+  await tellNews(db, anglerId, id)
+}

@@ -42,9 +42,12 @@ export function openDatabase(url: string, patience: Patience = { ...PATIENCE, st
 }
 export type Database = ReturnType<typeof openDatabase>
 
-/** Whether every connection the pool may have is open and in use: waiting for one then says nothing of the database. */
-export function poolIsFull(db: Database): boolean {
+/** Connections of the pool that are in use. */
+export function connectionsInUse(db: Database): number {
   // Not in Sequelize's types, though documented for its pool.
   const { pool } = db.sequelize.connectionManager as unknown as { pool: { using: number } }
-  return pool.using >= CONNECTIONS
+  return pool.using
 }
+
+/** Whether every connection the pool may have is open and in use: waiting for one then says nothing of the database. */
+export const poolIsFull = (db: Database): boolean => connectionsInUse(db) >= CONNECTIONS

@@ -52,7 +52,9 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
   })
 }
 
-/** The newest migration noted in the database, or null where there is none. */
-export async function schemaNoted({ sequelize }: Database): Promise<string | null> {
-  return (await noted(sequelize)).at(-1) ?? null
-}
+/**
+ * Whether the database has come as far as a migration: further is well too, as migrations only add to what the version
+ * before uses, so that both may run while one takes the other's place.
+ */
+export const hasSchema = async ({ sequelize }: Database, name: string): Promise<boolean> =>
+  (await noted(sequelize)).includes(name)

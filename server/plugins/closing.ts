@@ -3,6 +3,7 @@ import type { Server } from 'node:http'
 import { closeRanking } from '#server/ranking/pool'
 import { closeInstruments } from '#server/utils/instruments'
 import { closeStreams } from '#server/utils/streams'
+import { closeQueue } from '#server/utils/jobQueue'
 import { closeNews } from '#server/utils/news'
 import { closeDatabase } from '#server/utils/database'
 
@@ -29,20 +30,22 @@ export default defineNitroPlugin(nitro => {
     server.requestTimeout = WHOLE_MS
   })
   nitro.hooks.hook('close', async () => {
-    closeInstruments()
-    await Promise.all([closeDatabase(), closeRanking(), closeNews()])
+    await Promise.all([closeRanking(), closeNews(), closeInstruments()])
+    await closeDatabase()
   })
   const end = async () => {
     setTimeout(() => process.exit(0), LEAVE_MS).unref()
     // Listeners would never go of themselves.
     closeStreams()
-    closeInstruments()
+    const leavingQueue = closeQueue().catch(logLater)
     if (server) {
       const closed = once(server, 'close')
       server.close()
       server.closeIdleConnections()
       await closed
     }
+    // What is half done goes back to the queue, while there is still a database to say so.
+    await leavingQueue
     await nitro.hooks.callHook('close')
     process.exit(0)
   }

@@ -34,9 +34,13 @@ interface Threads {
 }
 
 /** One core is left to the server itself; short and long work have threads of their own. */
+const HALF = Math.max(1, (availableParallelism() - 1) / 2)
+const SHORT_THREADS = Math.ceil(HALF)
+/** Long jobs done at once. */
+export const LONG_THREADS = Math.floor(HALF)
+
 function threads(long: boolean): Threads {
-  const half = Math.max(1, (availableParallelism() - 1) / 2)
-  const count = long ? Math.floor(half) : Math.ceil(half)
+  const count = long ? LONG_THREADS : SHORT_THREADS
   const pool = new Piscina<Job, JobResult>({
     filename: workerFile(),
     // Long work has one to spare: a thread that is ended with its job leaves one that goes on at once.
@@ -56,6 +60,9 @@ function threads(long: boolean): Threads {
 let open: { short: Threads; long: Threads } | null = null
 const opened = () => (open ??= { short: threads(false), long: threads(true) })
 const threadsFor = (kind: JobKind): Threads => opened()[LONG_JOBS.has(kind) ? 'long' : 'short']
+
+/** Jobs that wait for a thread. */
+export const lanesWaiting = () => ({ short: open?.short.lane.waiting ?? 0, long: open?.long.lane.waiting ?? 0 })
 
 /**
  * Refuse at once what would wait too long for a thread: before a request is even read, so that shedding costs next to

@@ -1,6 +1,6 @@
 import { ConnectionAcquireTimeoutError } from 'sequelize'
 import { type Database, poolIsFull } from '#server/db/connection'
-import { schemaNoted } from '#server/db/migrate'
+import { hasSchema } from '#server/db/migrate'
 import { SCHEMA } from '#server/db/migrations/index'
 
 export type DatabaseState = 'ok' | 'busy' | 'away'
@@ -29,13 +29,12 @@ export type Unready = 'database' | 'schema' | 'write'
 
 /** Whether all of it can be served: a connection from the pool, the schema this code knows, and a write. */
 export async function unreadyFor(db: Database): Promise<Unready[]> {
-  let schema: string | null
+  const out: Unready[] = []
   try {
-    schema = await schemaNoted(db)
+    if (!(await hasSchema(db, SCHEMA))) out.push('schema')
   } catch {
     return ['database']
   }
-  const out: Unready[] = schema === SCHEMA ? [] : ['schema']
   try {
     // Written for real and taken back: nothing but a database that takes writes lets this pass.
     await db.sequelize.transaction(async transaction => {

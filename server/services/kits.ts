@@ -1,7 +1,7 @@
 import type { KitRequest } from '#core/kit/request'
 import type { KitScene, SceneScores } from '#core/kit/scenes'
-import { type Asker, inChunks, chunk, textOf } from '#server/ranking/chunks'
-import { workInThread } from '#server/ranking/pool'
+import { type Asker, inChunks, chunk } from '#server/ranking/chunks'
+import { type LongWork, pieces } from '#server/ranking/longWork'
 import { USUAL_SIZES } from '#shared/schema/kit'
 
 /** Scenes scored, and scenes checked, between two others' requests: about a tenth of a second. */
@@ -22,15 +22,12 @@ export async function checkedKit(input: unknown, asker: Asker): Promise<KitReque
   return { ...shell, scenes }
 }
 
-/** A kit as JSON text: its scenes scored in chunks, then covered. */
-export async function kitInChunks({ scenes, owned, sizes, keep, drop }: KitRequest, asker: Asker): Promise<string> {
-  const scored: SceneScores[] = await inChunks(
-    scenes,
-    AT_ONCE.scored,
-    some => ({ kind: 'score-scenes', asked: some }),
-    asker,
-  )
+/** The work of a kit: its scenes scored, then covered. */
+export function kitWork({ scenes, owned, sizes, keep, drop }: KitRequest): LongWork {
   const [least, most] = sizes ?? USUAL_SIZES
   const ask = { owned, sizes: [least!, most!] as [number, number], keep, drop }
-  return textOf(await workInThread({ kind: 'kit', asked: { scored, ask } }, asker.device, asker.signal))
+  return {
+    parts: pieces(scenes, AT_ONCE.scored).map(some => ({ kind: 'score-scenes', asked: some })),
+    whole: scored => ({ kind: 'kit', asked: { scored: scored.flat() as SceneScores[], ask } }),
+  }
 }

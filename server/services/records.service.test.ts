@@ -7,7 +7,7 @@ import type { CallInput } from '#shared/schema/call'
 import type { CallRecord } from '#shared/schema/record'
 import type { SyncEvent } from '#shared/schema/sync'
 import { CONNECTIONS, type Database, openDatabase } from '#server/db/connection'
-import { migrate, schemaNoted } from '#server/db/migrate'
+import { hasSchema, migrate } from '#server/db/migrate'
 import { SCHEMA } from '#server/db/migrations/index'
 import { seedBasin } from '#server/db/seeds/basin'
 import { anglerOfCode, newRecoveryCode, plainCode } from '#server/accounts/paperCode'
@@ -199,7 +199,7 @@ describe('waters', () => {
 describe('the tables', () => {
   it('are brought up to date once, and filled again without change', async () => {
     expect(await migrate(owner)).toEqual([])
-    expect(await schemaNoted(db)).toBe(SCHEMA)
+    expect(await hasSchema(db, SCHEMA)).toBe(true)
     await seedBasin(owner)
     expect(await db.Water.count()).toBe(5)
   })

@@ -2,12 +2,13 @@ import { askedIn } from '#core/season-learning/prepared'
 import type { SeasonAsk } from '#core/season-learning/season'
 import type { Request } from '#core/request/request'
 import type { Stands } from '#core/season-learning/stands'
-import { type Asker, FaultyError, inChunks, chunk, textOf } from '#server/ranking/chunks'
-import { workInThread } from '#server/ranking/pool'
+import { type Asker, FaultyError, chunk } from '#server/ranking/chunks'
+import { type LongWork, pieces } from '#server/ranking/longWork'
 import { SEASON_LIMITS } from '#shared/schema/season'
 
 /** Rankings worked out between two others' requests: about a tenth of a second. */
 const AT_ONCE = 10
+type Ranked = { asked: Request; stands: Stands }
 const MANY = `More than ${SEASON_LIMITS.rankings} half-hours in different conditions. Ask about fewer trips.`
 
 /** What is asked about a log, checked; throws a `FaultyError` where it is wrong. */
@@ -18,14 +19,8 @@ export async function checkedSeason(input: unknown, asker: Asker): Promise<Seaso
   return asked
 }
 
-/** What a log says, as JSON text: its half-hours ranked in chunks, then held against what was bitten. */
-export async function seasonInChunks(ask: SeasonAsk, asker: Asker): Promise<string> {
-  const asked = askedIn(ask.trips)
-  const stands: { asked: Request; stands: Stands }[] = await inChunks(
-    asked,
-    AT_ONCE,
-    some => ({ kind: 'season-stands', asked: some }),
-    asker,
-  )
-  return textOf(await workInThread({ kind: 'season', asked: { ask, stands } }, asker.device, asker.signal))
-}
+/** The work of a season: its half-hours ranked, then held against what was bitten. */
+export const seasonWork = (ask: SeasonAsk): LongWork => ({
+  parts: pieces(askedIn(ask.trips), AT_ONCE).map(some => ({ kind: 'season-stands', asked: some })),
+  whole: stands => ({ kind: 'season', asked: { ask, stands: stands.flat() as Ranked[] } }),
+})

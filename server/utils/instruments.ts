@@ -1,26 +1,30 @@
 import type { H3Event } from 'h3'
-import { type InstrumentBoard, makeBoard } from '#server/instruments/board'
 import { watchGauge } from '#server/instruments/gauge'
+import { type SharedBoard, shareInstruments } from '#server/instruments/shared'
 
-let open: { board: InstrumentBoard; close: () => void } | null = null
+let open: SharedBoard | null = null
 
-/** The one board of this process; what is set up in the environment is listened to from the first look on. */
-export function useInstruments(event: H3Event): InstrumentBoard {
-  if (open) return open.board
-  const { nmea, stationUrl } = useRuntimeConfig(event)
-  const board = makeBoard()
-  board.open({ host: nmea.host, port: Number(nmea.port) || 0, simulated: Boolean(nmea.simulated) })
-  const gauge = stationUrl ? watchGauge(stationUrl, board) : null
-  open = {
-    board,
-    close() {
+/** The board of the instruments; what is set up in the environment is listened to from the first look on. */
+export function useInstruments(event: H3Event): SharedBoard {
+  if (open) return open
+  const { nmea, stationUrl, databaseUrl } = useRuntimeConfig(event)
+  open = shareInstruments(databaseUrl, board => {
+    board.open({ host: nmea.host, port: Number(nmea.port) || 0, simulated: Boolean(nmea.simulated) })
+    const gauge = stationUrl ? watchGauge(stationUrl, board) : null
+    return () => {
       gauge?.close()
       board.close()
-    },
-  }
-  return board
+    }
+  })
+  return open
 }
-export function closeInstruments(): void {
-  open?.close()
+
+/** What this process has to do with the instruments. */
+export const instrumentsPart = (): 'none' | 'listens' | 'is-told' =>
+  open ? (open.leads() ? 'listens' : 'is-told') : 'none'
+
+export async function closeInstruments(): Promise<void> {
+  const last = open
   open = null
+  await last?.close()
 }

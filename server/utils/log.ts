@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import { REFUSALS, REQUEST_SECONDS } from './counts'
 import { OutOfTimeError } from '#server/db/inTime'
 import pino, { type Logger } from 'pino'
 import { createStream } from 'rotating-file-stream'
@@ -36,14 +37,12 @@ interface Noted {
 /** The line of a request: its id, method, route, status and time, and the codes of what was refused. */
 export function logRequest(event: H3Event, status: number, codes?: readonly string[]): void {
   const { requestId, startedAt, matchedRoute } = event.context as Noted
-  useLog().info({
-    id: requestId,
-    method: event.method,
-    route: matchedRoute?.path ?? 'none',
-    status,
-    ...(codes ? { codes } : {}),
-    ms: startedAt === undefined ? undefined : Math.round(performance.now() - startedAt),
-  })
+  const { method } = event
+  const route = matchedRoute?.path ?? 'none'
+  const ms = startedAt === undefined ? undefined : Math.round(performance.now() - startedAt)
+  useLog().info({ id: requestId, method, route, status, ...(codes ? { codes } : {}), ms })
+  REQUEST_SECONDS.observe({ method, route, status }, (ms ?? 0) / 1000)
+  for (const code of codes ?? []) REFUSALS.inc({ code })
 }
 
 let log: Logger | null = null

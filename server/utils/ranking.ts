@@ -1,12 +1,15 @@
 import type { H3Event } from 'h3'
 import type { Request } from '#core/request/request'
+import { type LongAsk, type LongKind, longWork } from '#server/jobs/kinds'
 import { admissionFull, admitted } from '#server/ranking/admission'
 import type { Job } from '#server/ranking/jobs'
 import { TooBusyError } from '#server/ranking/lane'
 import { type Asker, FaultyError, textOf } from '#server/ranking/chunks'
+import { workedThrough } from '#server/ranking/longWork'
 import { refuseWhenFull, workInThread } from '#server/ranking/pool'
 import { memoize } from '#server/services/recommendations'
 import { deviceOf } from './deviceKey'
+import { asJob } from './jobQueue'
 import { answeredInPieces, goneOf } from './pieces'
 import { faultError, jsonBody } from './validated'
 
@@ -51,18 +54,33 @@ export const inThread = async <T>(event: H3Event, job: Job): Promise<T> =>
 
 /** The answer to one long job, in its device's turn and in pieces where it takes long. */
 export const longJob = (event: H3Event, job: Job) =>
-  workedOutAtLength(
+  atLength(
     event,
     ({ device, signal }) => answerTo(job, device, signal).then(textOf),
     text => Promise.resolve(text),
   )
 
+/** What a client would rather have (RFC 7240): long work as a job, to be fetched later. */
+const wantsJob = (event: H3Event) => /(^|,)\s*respond-async\s*(,|;|$)/i.test(getRequestHeader(event, 'prefer') ?? '')
+
 /**
- * The answer to long work, in pieces where it takes long. What was asked is checked first, in its turn too: faults are
- * told before anything is sent.
+ * The answer to long work, in pieces where it takes long; or a job, where that is preferred. What was asked is checked
+ * first, in its turn too: faults are told before anything is sent.
  * @param check gives what was asked, checked
  */
-export async function workedOutAtLength<T>(
+export async function workedOutAtLength<K extends LongKind>(
+  event: H3Event,
+  kind: K,
+  check: (asker: Asker) => Promise<LongAsk<K>>,
+) {
+  if (wantsJob(event)) {
+    const asker = { device: deviceOf(event), signal: goneOf(event) }
+    return asJob(event, kind, await faultsTold(admitted(asker.device, () => check(asker))))
+  }
+  return atLength(event, check, (asked, asker) => workedThrough(longWork(kind, asked), asker))
+}
+
+async function atLength<T>(
   event: H3Event,
   check: (asker: Asker) => Promise<T>,
   work: (asked: T, asker: Asker) => Promise<string>,

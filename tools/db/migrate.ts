@@ -1,6 +1,4 @@
-import { migrate } from '#server/db/migrate'
 import { withDatabase } from './open'
+import { upToDate } from './upToDate'
 
-await withDatabase(async db => {
-  await migrate(db)
-})
+await withDatabase(upToDate)

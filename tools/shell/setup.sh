@@ -6,7 +6,7 @@ node_is_new_enough() {
 
 pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
 
-need_packages() { # postgres chromium
+need_packages() { # postgres chromium cluster
   node_is_new_enough || fail "Piscator needs Node.js 20.19 or newer."
   local missing=()
   for want in "$@"; do
@@ -14,6 +14,10 @@ need_packages() { # postgres chromium
       postgres) [ -n "$(pg_bin)" ] && [ -x "$(pg_bin)/initdb" ] || missing+=(postgresql) ;;
       chromium)
         [ -x /usr/bin/chromium-headless-shell ] || [ -x /usr/bin/chromium ] || missing+=(chromium-headless-shell) ;;
+      cluster)
+        command -v haproxy > /dev/null || [ -x /usr/sbin/haproxy ] || missing+=(haproxy)
+        command -v etcd > /dev/null || missing+=(etcd-server)
+        command -v patroni > /dev/null || missing+=(patroni python3-etcd) ;;
     esac
   done
   [ "${#missing[@]}" = 0 ] && return

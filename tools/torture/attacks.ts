@@ -316,7 +316,7 @@ async function drawn({ server, hold, short }: Attack): Promise<void> {
 async function upgrade({ hold, short, ownerUrl }: Attack): Promise<void> {
   const many = short ? 2000 : 1_000_000
   const { openDatabase, UNHURRIED } = await import('../../server/db/connection')
-  const { migrate, schemaNoted } = await import('../../server/db/migrate')
+  const { hasSchema, migrate } = await import('../../server/db/migrate')
   const { SCHEMA } = await import('../../server/db/migrations/index')
   const { first } = await import('../../server/db/migrations/0001-first')
   const admin = new pg.Client({ connectionString: process.env.PISCATOR_ADMIN_URL + '/postgres' })
@@ -359,9 +359,9 @@ async function upgrade({ hold, short, ownerUrl }: Attack): Promise<void> {
     const url = await made('piscator_empty')
     const three = [1, 2, 3].map(() => openDatabase(url, UNHURRIED))
     await Promise.all(three.map(db => migrate(db)))
-    const at = await schemaNoted(three[0]!)
+    const there = await hasSchema(three[0]!, SCHEMA)
     await Promise.all(three.map(db => db.sequelize.close()))
-    hold('three at once on an empty database', at ?? 'nothing', at === SCHEMA)
+    hold('three at once on an empty database', there ? 'up to date' : 'not up to date', there)
   } finally {
     for (const name of ['piscator_old', 'piscator_empty'])
       await admin.query(`drop database if exists ${name} with (force)`)

@@ -9,6 +9,7 @@ import { table } from '../bench/timing'
 import { type Server, freePort, startServer, uncaught } from '../server'
 import { testDatabase } from '../testDatabase'
 import { ATTACKS, memoryMB } from './attacks'
+import { ASKED, allCalls, call } from './calls'
 import { freeze } from './database'
 import { INPUT, MARK } from './inputs'
 
@@ -28,33 +29,10 @@ function hold(what: string, found: string, ok: boolean): void {
   if (!ok) failed = true
 }
 
-const ASKED = {
-  lure: 'jerkbait',
-  water: { visibilityM: 2, tint: 'green', temperatureC: 14 },
-  light: { sky: 'partly', sunElevationDeg: 40 },
-}
-const call = (i = 0) => ({
-  asked: ASKED,
-  tiedOn: 'jerkbait.bone',
-  keptAt: new Date(Date.UTC(2026, 3, 12, 10, 0, i)).toISOString(),
-})
 const pause = (ms: number) => new Promise(r => setTimeout(r, ms))
 const percentile = (values: number[], p: number) => {
   const sorted = [...values].sort((a, b) => a - b)
   return sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))] ?? 0
-}
-
-/** All calls of a device, page by page. */
-async function allCalls(client: Client): Promise<string[]> {
-  const ids: string[] = []
-  let path: string | null = '/calls'
-  while (path) {
-    const { body, headers }: Awaited<ReturnType<Client['call']>> = await client.call('GET', path)
-    if (!Array.isArray(body)) throw new Error(JSON.stringify(body))
-    ids.push(...(body as { id: string }[]).map(c => c.id))
-    path = /<\/api\/v1([^>]+)>/.exec(headers.get('link') ?? '')?.[1] ?? null
-  }
-  return ids
 }
 
 /** Seeded bad inputs: none is answered by a fault of the server's, and nothing that was sent comes back. */
@@ -360,11 +338,11 @@ const env = testDatabase('start')
 process.env.NUXT_SESSION_PASSWORD = 'torture-torture-torture-torture-torture'
 process.env.PISCATOR_LOG = 'test-results/torture.log'
 Object.assign(process.env, env)
-const { migrate } = await import('../../server/db/migrate')
+const { upToDate } = await import('../db/upToDate')
 const { seedBasin } = await import('../../server/db/seeds/basin')
 const { withDatabase } = await import('../db/open')
 await withDatabase(async db => {
-  await migrate(db)
+  await upToDate(db)
   await seedBasin(db)
 })
 let server = await startServer()

@@ -2,7 +2,7 @@ import type { Board } from '#shared/instruments'
 
 /** How often one tells what is new and that it is still there, ms. */
 const [EVERY_MS, BEAT_MS] = [1000, 5000]
-/** How often it is looked whether a stranger has become an angler of this place, ms. */
+/** How often it is looked whether who listens is an angler of this place, ms. */
 const LOOK_MS = 15_000
 
 /** The board as anybody may see it: where the boat is, is told to those who belong here. */
@@ -14,10 +14,7 @@ function withoutPlace(board: Board): Board {
 /** What instruments tell, as server-sent events, each the whole board as JSON: 503 where too many listen. */
 export default defineEventHandler(async event => {
   const device = deviceOf(event)
-  if (tooManyStreams(device)) {
-    setResponseHeader(event, 'retry-after', 30)
-    throw faultError(503, [{ path: '', code: 'busy', message: 'Too many listen to the instruments just now.' }])
-  }
+  refuseTooManyStreams(event, device)
   const board = useInstruments(event)
   let belongs = await isKnownAngler(event)
   let lookedMs = Date.now()
@@ -30,7 +27,7 @@ export default defineEventHandler(async event => {
     if (!fresh && Date.now() - toldMs < BEAT_MS) return
     fresh = false
     toldMs = Date.now()
-    if (!belongs && toldMs - lookedMs > LOOK_MS) {
+    if (toldMs - lookedMs > LOOK_MS) {
       lookedMs = toldMs
       belongs = await isKnownAngler(event)
     }

@@ -7,20 +7,21 @@ const BEAT_MS = 25_000
  */
 export default defineEventHandler(async event => {
   const device = deviceOf(event)
-  if (tooManyStreams(device)) {
-    setResponseHeader(event, 'retry-after', 30)
-    throw faultError(503, [{ path: '', code: 'busy', message: 'Too many listen just now. Ask now and then.' }])
-  }
+  refuseTooManyStreams(event, device)
   const session = await readSession(event)
   if (!session || !(await isKnownAngler(event))) return sendNoContent(event)
   const stream = createEventStream(event)
   const over = countedStream(device, () => void stream.close())
   const push = (name: string) => void stream.push({ event: name, data: '' }).catch(() => {})
+  // A session that was ended hears of that, and of nothing after it.
+  const told = async (name: string) => {
+    push(name)
+    if (!(await isKnownAngler(event))) await stream.close()
+  }
   const unsubscribe = newsLine(event).listen(session.anglerId, by => {
-    if (by !== session.id) push('news')
+    if (by !== session.id) void told('news').catch(() => {})
   })
-  const beat = async () => ((await isKnownAngler(event)) ? push('beat') : stream.close())
-  const timer = setInterval(() => void beat().catch(() => {}), BEAT_MS)
+  const timer = setInterval(() => void told('beat').catch(() => {}), BEAT_MS)
   stream.onClosed(() => {
     clearInterval(timer)
     unsubscribe()

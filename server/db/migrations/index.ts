@@ -7,6 +7,7 @@ import { anglerTurns } from './0006-turns'
 import { leaned } from './0007-leaned'
 import { records } from './0008-records'
 import { accounts } from './0009-accounts'
+import { jobs } from './0010-jobs'
 import type { Migration } from './context'
 import names from './names.json' with { type: 'json' }
 
@@ -20,6 +21,7 @@ const WRITTEN: readonly Migration[] = [
   leaned,
   records,
   accounts,
+  jobs,
 ]
 
 /** Every migration in the order of names.json, by which the runner goes, the server and whoever starts it. */

@@ -2,7 +2,8 @@ import { type ShareInput, shareSchema } from '#shared/schema/share'
 import type { Shared, SharedCall, SharedPlan, SharedVerdict } from '#shared/share'
 import { freezeBox } from '#server/shares/freeze'
 import { MOST_SHARES, carriedLures, makeShare } from '#server/shares/shares'
-import { planInChunks } from '#server/services/dayPlans'
+import { workedThrough } from '#server/ranking/longWork'
+import { dayWork } from '#server/services/dayPlans'
 
 /** Most bytes of what is shown: a day with all its finishes. */
 const MOST_BYTES = 128 * 1024
@@ -35,7 +36,7 @@ async function frozen(event: Parameters<typeof deviceOf>[0], angler: string, inp
     case 'plan': {
       const asked = await inThread<typeof input.asked>(event, { kind: 'freeze-day', asked: input.asked })
       const asker = { device: deviceOf(event), signal: goneOf(event) }
-      const answer = JSON.parse(await planInChunks(asked, asker)) as never
+      const answer = JSON.parse(await workedThrough(dayWork(asked), asker)) as never
       return inThread<SharedPlan>(event, { kind: 'freeze-plan', asked: { asked, answer } })
     }
     case 'box': {
