@@ -68,7 +68,9 @@ describe('a job', () => {
     const asked: string[] = []
     const slow = worker(600, async j => {
       asked.push(j.kind)
-      return JSON.stringify(j.kind === 'kit' ? { whole: (j.asked as { scored: unknown[] }).scored.length } : [1])
+      return JSON.stringify(
+        j.kind === 'kit' ? { whole: (j.asked as unknown as { scored: unknown[] }).scored.length } : [1],
+      )
     })
     expect(await workTurn(slow, next())).toMatchObject({ ended: 'goes-on', requestId: 'request', ms: 1200 })
     expect(await jobStatus(db, who, job.id)).toMatchObject({ state: 'waiting', done: 2 })

@@ -1,5 +1,9 @@
+import { warmRanking } from '#server/ranking/pool'
 import { keepQueue } from '#server/utils/jobQueue'
-import { worksOnJobs } from '#server/utils/role'
+import { answersRequests, worksOnJobs } from '#server/utils/role'
 
-/** Every process may put jobs in the queue; one that works takes turns from it. */
-export default defineNitroPlugin(() => keepQueue(worksOnJobs))
+/** Every process may put jobs in the queue; one that works takes turns from it, one that answers gets ready to. */
+export default defineNitroPlugin(() => {
+  keepQueue(worksOnJobs)
+  if (answersRequests) void warmRanking()
+})

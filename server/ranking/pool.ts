@@ -97,6 +97,25 @@ export async function workInThread(job: Job, device: string, signal?: AbortSigna
   )
 }
 
+/** Something that any version ranks. */
+const FIRST: Job = {
+  kind: 'rank',
+  asked: {
+    lure: 'jerkbait',
+    water: { visibilityM: 1, tint: 'green', temperatureC: 15 },
+    light: { sky: 'partly', sunElevationDeg: 40 },
+  },
+}
+let warm = false
+/** Have a thread up before anybody asks; where it fails, whoever asks is told. */
+export const warmRanking = () =>
+  workInThread(FIRST, 'the first').then(
+    () => void (warm = true),
+    () => {},
+  )
+/** Whether a ranking would be worked out at once. */
+export const isWarm = (): boolean => warm
+
 export async function closeRanking(): Promise<void> {
   const now = open
   open = null

@@ -6,7 +6,7 @@ const ROLES = ['all', 'web', 'worker'] as const
 type Role = (typeof ROLES)[number]
 
 const named = process.env.PISCATOR_ROLE ?? 'all'
-const role: Role = ROLES.find(r => r === named) ?? 'all'
+export const roleOfProcess: Role = ROLES.find(r => r === named) ?? 'all'
 
-export const answersRequests = role !== 'worker'
-export const worksOnJobs = role !== 'web'
+export const answersRequests = roleOfProcess !== 'worker'
+export const worksOnJobs = roleOfProcess !== 'web'

@@ -2,8 +2,10 @@ import '../../tests/lightTable'
 import { existsSync } from 'node:fs'
 import { benchAnswers, benchServer } from './answers'
 import { benchBox } from './box'
+import { benchCores } from './cores'
 import { benchDay } from './day'
 import { benchDrag } from './drag'
+import { benchGrowth } from './growth'
 import { benchKit } from './kit'
 import { benchOptics } from './optics'
 import { benchReadings } from './readings'
@@ -17,8 +19,9 @@ import { benchTrial } from './trial'
 
 /**
  * Bundled first, as the app has the engine: a runner that keeps names would charge for them at every call.
- * `npm run bench [optics|answers|stability|sentences|readings|season|lures|trial|day|kit|server|drag|log|box]`: times
- * and ratios, printed, never asserted: machines differ, and a slow morning is no fault in the code.
+ * `npm run bench [optics|answers|stability|sentences|readings|season|lures|trial|day|kit|server|drag|log|box]`;
+ * `growth` and `cores` take minutes and are run where they are named. Times and ratios, printed, never asserted:
+ * machines differ, and a slow morning is no fault in the code.
  */
 const wanted = process.argv.slice(2)
 const run = (name: string) => !wanted.length || wanted.includes(name)
@@ -33,9 +36,11 @@ if (run('lures')) benchLures()
 if (run('trial')) benchTrial()
 if (run('day')) benchDay()
 if (run('kit')) await benchKit()
-if (['server', 'drag', 'log', 'box'].some(run) && !existsSync('.output/server/index.mjs'))
+if (['server', 'drag', 'log', 'box', 'growth', 'cores'].some(run) && !existsSync('.output/server/index.mjs'))
   console.log('\nBuild first (./run demo) for the server, drag, log and box benchmarks.')
 else {
+  if (wanted.includes('growth')) await benchGrowth()
+  if (wanted.includes('cores')) await benchCores()
   if (run('server')) await benchServer()
   if (run('drag')) await benchDrag()
   if (run('log')) await benchLog()

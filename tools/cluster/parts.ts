@@ -154,8 +154,8 @@ export class Cluster {
     const ok = async (url: string) => (await fetch(url, { signal: AbortSignal.timeout(2000) })).ok
     if (part === 'etcd') return ok(`http://127.0.0.1:${port('etcd')}/health`)
     if (part.startsWith('database')) return ok(`http://127.0.0.1:${port('patroni', nth)}/health`)
-    if (part.startsWith('web')) return ok(`http://127.0.0.1:${port('app', nth)}/api/v1/health`)
-    if (part.startsWith('worker')) return ok(`http://127.0.0.1:${port('worker', nth)}/api/v1/health`)
+    if (part.startsWith('web')) return ok(`http://127.0.0.1:${port('app', nth)}/api/v1/health/ready`)
+    if (part.startsWith('worker')) return ok(`http://127.0.0.1:${port('worker', nth)}/api/v1/health/ready`)
     return (await this.proxy('show info')).includes('Uptime')
   }
 

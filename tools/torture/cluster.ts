@@ -38,7 +38,8 @@ class Load {
   private readonly all: Promise<void>[] = []
   /** When a write, and a read, last went well, ms. */
   readonly last = { write: 0, read: 0 }
-  failures = 0
+  /** What did not go well, by status; 0 where there was no answer. */
+  readonly failures: number[] = []
 
   constructor(
     private readonly url: string,
@@ -61,16 +62,13 @@ class Load {
       let id = newId()
       sent.push(id)
       while (this.going) {
-        const ok = await client.call('PUT', `/calls/${id}`, call(w)).then(
-          r => r.status === 200,
-          () => false,
-        )
+        const ok = await this.went(client.call('PUT', `/calls/${id}`, call(w)))
         if (ok) {
           this.last.write = Date.now()
           acknowledged.add(id)
           id = newId()
           sent.push(id)
-        } else this.failures++
+        }
         await pause(ok ? this.everyMs : 100)
       }
     }
@@ -80,20 +78,24 @@ class Load {
     const client = new Client(this.url)
     const work = async () => {
       for (let i = 0; this.going; i++) {
-        const ok = await (
+        const ok = await this.went(
           i % 2
             ? client.call('GET', '/waters')
-            : client.call('POST', '/recommendations', { ...ASKED, depthM: 1 + i / 1e4 })
-        ).then(
-          r => r.status === 200,
-          () => false,
+            : client.call('POST', '/recommendations', { ...ASKED, depthM: 1 + i / 1e4 }),
         )
         if (ok) this.last.read = Date.now()
-        else this.failures++
         await pause(ok ? this.everyMs : 100)
       }
     }
     this.all.push(work())
+  }
+  private async went(asked: ReturnType<Client['call']>): Promise<boolean> {
+    const status = await asked.then(
+      r => r.status,
+      () => 0,
+    )
+    if (status !== 200) this.failures.push(status)
+    return status === 200
   }
   async stop(): Promise<void> {
     this.going = false
@@ -188,18 +190,19 @@ async function upgrade(cluster: Cluster): Promise<void> {
   const load = new Load(cluster.layout.url, 2, 2, 200)
   await until('writes', async () => load.last.write > 0 && load.last.read > 0)
   await pause(3000)
-  const before = load.failures
+  const before = load.failures.length
   const began = Date.now()
   await cluster.roll({ root: process.cwd() })
   await pause(3000)
   await load.stop()
   const { lost, doubled, acknowledged } = await load.counted()
-  const failures = load.failures - before
+  const failures = load.failures.slice(before)
   const seconds = ((Date.now() - began) / 1000).toFixed(0)
   hold(
     'a rolling upgrade under 20 requests a second',
-    `${failures} failures in ${seconds} s, ${lost} lost, ${doubled} doubled of ${acknowledged}`,
-    !failures && !lost && !doubled && acknowledged > 0,
+    `${failures.length} failures ${[...new Set(failures)].join()} in ${seconds} s; ${lost} lost, ` +
+      `${doubled} doubled of ${acknowledged}`,
+    !failures.length && !lost && !doubled && acknowledged > 0,
   )
 }
 
