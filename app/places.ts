@@ -6,3 +6,10 @@ export const PLACES = [
   { to: '/bench', words: 'Bench' },
   { to: '/log', words: 'Log' },
 ] as const
+
+/** The title of a place: its own word first, as a list of tabs shows it. */
+export function placeTitle(path: string): string {
+  if (path.startsWith('/yours')) return 'Yours · Piscator'
+  const place = [...PLACES].reverse().find(p => path === p.to || (p.to !== '/' && path.startsWith(p.to)))
+  return place ? `${place.words} · Piscator` : 'Piscator'
+}

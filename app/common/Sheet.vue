@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Dialog } from '@headlessui/vue'
+import { useEventListener } from '@vueuse/core'
 import { nextTick, onMounted, onUnmounted, ref } from 'vue'
 
 /**
@@ -9,6 +10,10 @@ import { nextTick, onMounted, onUnmounted, ref } from 'vue'
 defineProps<{ title: string; phone: boolean; /** Over the whole of a desk's screen. */ wide?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const close = ref<HTMLButtonElement | null>(null)
+// Wherever the focus is, unless something nearer closes first: a list that is open, a dialog over this one.
+useEventListener(window, 'keydown', (e: KeyboardEvent) => {
+  if (e.key === 'Escape' && !e.defaultPrevented && !document.querySelector('[role=listbox]')) emit('close')
+})
 let opener: HTMLElement | null = null
 onMounted(async () => {
   opener = document.activeElement as HTMLElement | null

@@ -31,7 +31,8 @@ const { sheet, title, covered, open, close } = usePlaceSheet()
 
 <template>
   <main
-    class="min-h-dvh bg-page text-ink"
+    tabindex="-1"
+    class="min-h-dvh outline-none bg-page text-ink"
     :class="phone ? ['flex flex-col', props.foot] : ['grid h-dvh overflow-hidden', props.desk]"
   >
     <TopBar class="col-span-full" :part="phone ? 'head' : 'whole'" @where="open(props.where)">

@@ -47,6 +47,14 @@ describe('single keys', () => {
     }
     return { done, press }
   }
+  it('do nothing where they are turned off', () => {
+    const { done, press } = setUp()
+    useSettingsStore().singleKeys = false
+    expect([press('z'), press('?'), done]).toEqual([false, false, []])
+    useSettingsStore().singleKeys = true
+    press('z')
+    expect(done).toEqual(['undo'])
+  })
   it('do what the map says', () => {
     const { done, press } = setUp()
     for (const key of ['z', 'y', 't', 'n', 'b', 'g', 'u', 'v', 'l', 'c', 'f', 'h', 'r', '?', '1', '2', '3']) press(key)

@@ -25,6 +25,8 @@ export const useSettingsStore = defineStore('settings', () => {
   const theme = remembered<Theme>('theme', 'noon', THEMES)
   /** Which watcher the as-seen pictures are drawn for. */
   const watcher = remembered<Watcher>('watcher', 'diver')
+  /** Single letters do what the key map says; off for who speaks to the device, or whose hand slips. */
+  const singleKeys = remembered<boolean>('single-keys', true)
   /** First-visit lines that have been dismissed for good. */
   const learnt = remembered<string[]>('learnt', [])
   /** Kept calls hold the exact place, not one rounded to about a kilometre. */
@@ -48,6 +50,7 @@ export const useSettingsStore = defineStore('settings', () => {
     units,
     theme,
     watcher,
+    singleKeys,
     learnt,
     exactPlace,
     onlyOwned,

@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { useSettingsStore } from './store'
 
 export interface KeyActions {
   undo: () => void
@@ -46,8 +47,12 @@ export const KEY_MAP = [
   { keys: 'u', does: 'feet or metres' },
 ] as const
 
-/** Single keys, out of the way of typing and of any chord of the browser's. */
+/**
+ * Single keys, out of the way of typing and of any chord of the browser's; none of them where they are turned off
+ * (WCAG 2.1.4).
+ */
 export function useKeys(a: KeyActions, target: EventTarget = window): void {
+  const settings = useSettingsStore()
   const map: Record<string, () => void> = {
     '?': a.help,
     'n': a.next,
@@ -71,6 +76,7 @@ export function useKeys(a: KeyActions, target: EventTarget = window): void {
   }
   useEventListener(target, 'keydown', (event: Event) => {
     const e = event as KeyboardEvent
+    if (!settings.singleKeys) return
     if (e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented) return
     const el = e.target as HTMLElement
     if (el.closest('input:not([type=radio]):not([type=checkbox]), textarea, select, [role=listbox], [role=dialog]'))

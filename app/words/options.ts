@@ -120,7 +120,7 @@ export const JAR_WORDS: Record<TintId, string> = {
 }
 /** Short names for the lure picker. */
 export const LURE_SHORT: Record<keyof typeof LURES, string> = {
-  'shallow-crankbait': 'Square bill',
+  'shallow-crankbait': 'Shallow crank',
   'deep-crankbait': 'Deep crank',
   'lipless-crankbait': 'Lipless',
   'jerkbait': 'Jerkbait',
@@ -136,7 +136,7 @@ export const LURE_SHORT: Record<keyof typeof LURES, string> = {
   'swimbait': 'Swimbait',
   'walking-frog': 'Frog',
   'popping-frog': 'Popping frog',
-  'walking-topwater': 'Walker',
+  'walking-topwater': 'Walking topwater',
   'popper': 'Popper',
   'buzzbait': 'Buzzbait',
   'jigging-spoon': 'Jigging spoon',

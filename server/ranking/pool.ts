@@ -97,6 +97,8 @@ export async function workInThread(job: Job, device: string, signal?: AbortSigna
   )
 }
 
+/** How soon the first is tried again where it failed, ms. */
+const AGAIN_MS = 1000
 /** Something that any version ranks. */
 const FIRST: Job = {
   kind: 'rank',
@@ -107,12 +109,18 @@ const FIRST: Job = {
   },
 }
 let warm = false
-/** Have a thread up before anybody asks; where it fails, whoever asks is told. */
-export const warmRanking = () =>
-  workInThread(FIRST, 'the first').then(
-    () => void (warm = true),
-    () => {},
-  )
+/** Have a thread up before anybody asks, however long it takes. */
+export async function warmRanking(fault: (error: unknown) => void): Promise<void> {
+  while (!warm) {
+    try {
+      await workInThread(FIRST, 'the first')
+      warm = true
+    } catch (error) {
+      fault(error)
+      await new Promise(r => setTimeout(r, AGAIN_MS).unref())
+    }
+  }
+}
 /** Whether a ranking would be worked out at once. */
 export const isWarm = (): boolean => warm
 

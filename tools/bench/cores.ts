@@ -5,7 +5,7 @@ import { Client } from '../../tests/api/client'
 import samples from '../../shared/schema/samples.json' with { type: 'json' }
 import { type Server, startServer } from '../server'
 import { ASKED } from '../torture/calls'
-import { testDatabase } from '../testDatabase'
+import { ownDatabase } from './ownDatabase'
 import { table } from './timing'
 
 /** Requests of each kind that are counted, after some that warm up. */
@@ -67,18 +67,10 @@ async function ask(servers: readonly Server[], kind: string, from: number, many:
  * on the same processors, is not counted.
  */
 export async function benchCores(): Promise<void> {
-  const env = testDatabase('start', '.', STATE)
-  Object.assign(process.env, env)
-  const { UNHURRIED, openDatabase } = await import('../../server/db/connection')
-  const { upToDate } = await import('../db/upToDate')
-  const { seedBasin } = await import('../../server/db/seeds/basin')
-  const owner = openDatabase(env.NUXT_DATABASE_OWNER_URL!, UNHURRIED)
-  await upToDate(owner)
-  await seedBasin(owner)
-  const { port } = new URL(env.NUXT_DATABASE_URL!)
+  const database = await ownDatabase(STATE)
   const found = execFileSync('ps', ['-eo', 'pid=,args='], { encoding: 'utf8' }).split('\n')
   const postmaster = parseInt(found.find(l => l.includes('postgres -D') && l.includes(STATE)) ?? '', 10)
-  if (!postmaster) throw new Error(`no database on ${port}`)
+  if (!postmaster) throw new Error('the database was not found')
   const more = { PISCATOR_DEVICE_RATE: '100000', PISCATOR_ADDRESS_RATE: '100000', PISCATOR_TOTAL_RATE: '100000' }
   const rows: (string | number)[][] = []
   try {
@@ -89,22 +81,14 @@ export async function benchCores(): Promise<void> {
         const used = () => servers.map(s => processorS(s.process.pid!)).reduce((a, b) => a + b)
         const before = [used(), databaseS(postmaster)] as const
         await ask(servers, kind, 2e5 * many, ROUNDS.counted)
-        const [app, database] = [used() - before[0], databaseS(postmaster) - before[1]]
+        const [app, base] = [used() - before[0], databaseS(postmaster) - before[1]]
         const perS = (s: number) => (s > 0 ? Math.round(ROUNDS.counted / s) : '')
-        rows.push([
-          kind,
-          many,
-          (1000 * app) / ROUNDS.counted,
-          (1000 * database) / ROUNDS.counted,
-          perS(app),
-          perS(database),
-        ])
+        rows.push([kind, many, (1000 * app) / ROUNDS.counted, (1000 * base) / ROUNDS.counted, perS(app), perS(base)])
       }
       await Promise.all(servers.map(s => s.kill()))
     }
   } finally {
-    await owner.sequelize.close()
-    testDatabase('stop', '.', STATE)
+    await database.remove()
   }
   table(
     'What a request costs, milliseconds of a processor, and how many a core carries a second',

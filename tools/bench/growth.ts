@@ -1,13 +1,12 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { rmSync } from 'node:fs'
 import pg from 'pg'
 import { v7 as newId } from 'uuid'
 import { Client } from '../../tests/api/client'
 import samples from '../../shared/schema/samples.json' with { type: 'json' }
 import { ASKED, call } from '../torture/calls'
 import { startServer } from '../server'
-import { testDatabase } from '../testDatabase'
+import { ownDatabase } from './ownDatabase'
 import { table } from './timing'
 
 /** Anglers and events of a place that has grown, and the share of them that is measured against. */
@@ -124,15 +123,8 @@ async function timed(clients: readonly Client[]): Promise<Timings> {
 
 /** `npm run bench growth`: what a place that has grown costs against one of a hundredth, in one run. */
 export async function benchGrowth(): Promise<void> {
-  const env = testDatabase('start', '.', STATE)
-  Object.assign(process.env, env)
-  const { UNHURRIED, openDatabase } = await import('../../server/db/connection')
-  const { upToDate } = await import('../db/upToDate')
-  const { seedBasin } = await import('../../server/db/seeds/basin')
-  const url = env.NUXT_DATABASE_OWNER_URL!
-  const owner = openDatabase(url, UNHURRIED)
-  await upToDate(owner)
-  await seedBasin(owner)
+  const database = await ownDatabase(STATE)
+  const { url } = database
   const server = await startServer(undefined, { PISCATOR_DEVICE_RATE: '5000', PISCATOR_ADDRESS_RATE: '5000' })
   const db = new pg.Client({ connectionString: url })
   await db.connect()
@@ -209,9 +201,7 @@ export async function benchGrowth(): Promise<void> {
   } finally {
     await server.kill()
     await db.end()
-    await owner.sequelize.close()
-    testDatabase('stop', '.', STATE)
-    rmSync(STATE, { recursive: true, force: true })
+    await database.remove()
   }
 }
 

@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { existsSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 as newId } from 'uuid'
@@ -7,7 +8,6 @@ import { Client } from '../../tests/api/client'
 import { table } from '../bench/timing'
 import { type PartName, layoutOf } from '../cluster/layout'
 import { Cluster, pause, until } from '../cluster/parts'
-import { freePort } from '../server'
 import { ASKED, allCalls, call } from './calls'
 
 /**
@@ -310,9 +310,23 @@ async function fair(cluster: Cluster): Promise<void> {
   hold("behind another's fifty jobs", `${waiting} still to do; waited at most ${most} ms`, waiting > 0 && most < 2000)
 }
 
+/** The first of sixty ports that nobody has, below those that connections out are given. */
+async function freePorts(): Promise<number> {
+  const isFree = (port: number) =>
+    new Promise<boolean>(resolve => {
+      const s = createServer().once('error', () => resolve(false))
+      s.listen(port, '127.0.0.1', () => s.close(() => resolve(true)))
+    })
+  for (let first = 21_000; first < 32_000; first += 100) {
+    const free = await Promise.all(Array.from({ length: 60 }, (_, i) => isFree(first + i)))
+    if (free.every(Boolean)) return first
+  }
+  throw new Error('no sixty ports in a row are free')
+}
+
 const home = process.env.PISCATOR_CLUSTER_HOME!
 rmSync(home, { recursive: true, force: true })
-const cluster = new Cluster(layoutOf(home, await freePort()), process.env.PISCATOR_PG_BIN!)
+const cluster = new Cluster(layoutOf(home, await freePorts()), process.env.PISCATOR_PG_BIN!)
 const before = wanted('upgrade') ? landedBefore() : null
 try {
   const began = Date.now()

@@ -1,0 +1,45 @@
+import { expect, test } from '@playwright/test'
+import { PLACES } from '../../app/places'
+import { SIZES, asReturning, open } from './screen'
+
+test.use({ viewport: SIZES.desk })
+test.beforeEach(({ page }) => asReturning(page))
+
+test('every place says which it is, and whoever goes there by keyboard stands at its beginning', async ({ page }) => {
+  await open(page)
+  await expect(page).toHaveTitle('Water · Piscator')
+  for (const { words } of PLACES.slice(1)) {
+    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: words }).press('Enter')
+    await expect(page).toHaveTitle(`${words} · Piscator`)
+    await expect(page.locator('main')).toBeFocused()
+  }
+  await page.goBack()
+  await expect(page).toHaveTitle('Bench · Piscator')
+})
+
+test('Escape closes a sheet wherever the focus is, and gives it back', async ({ page }) => {
+  await open(page)
+  const opener = page.getByRole('button', { name: 'Conditions' }).first()
+  await opener.focus()
+  await page.keyboard.press('Enter')
+  const sheet = page.getByRole('dialog')
+  await expect(sheet).toBeVisible()
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page.keyboard.press('Escape')
+  await expect(sheet).toHaveCount(0)
+  await expect(opener).toBeFocused()
+})
+
+test('single keys can be turned off, and on again', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('?')
+  await page.getByRole('checkbox', { name: 'Single keys do something' }).uncheck()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('g')
+  await page.keyboard.press('c')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'noon')
+  await page.reload()
+  await page.keyboard.press('g')
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'noon')
+})
