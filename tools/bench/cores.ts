@@ -9,7 +9,7 @@ import { ownDatabase } from './ownDatabase'
 import { table } from './timing'
 
 /** Requests of each kind that are counted, after some that warm up. */
-const ROUNDS = { warm: 300, counted: 3000 } as const
+const ROUNDS = { warm: 300, counted: 1500 } as const
 const STATE = '.piscator/cores'
 const TICKS = Number(execFileSync('getconf', ['CLK_TCK'], { encoding: 'utf8' }))
 
@@ -34,7 +34,7 @@ function databaseS(postmaster: number): number {
 }
 
 const KINDS: Record<string, (c: Client, i: number) => ReturnType<Client['call']>> = {
-  'a ranking': (c, i) => c.call('POST', '/recommendations', { ...ASKED, depthM: 0.3 + i / 1e4 }),
+  'a ranking': (c, i) => c.call('POST', '/recommendations', { ...ASKED, depthM: 0.3 + i / 1e5 }),
   'a tap that is sent': c =>
     c.call('POST', '/sync', {
       cursor: '9000000000000',
@@ -73,21 +73,23 @@ export async function benchCores(): Promise<void> {
   if (!postmaster) throw new Error('the database was not found')
   const more = { PISCATOR_DEVICE_RATE: '100000', PISCATOR_ADDRESS_RATE: '100000', PISCATOR_TOTAL_RATE: '100000' }
   const rows: (string | number)[][] = []
+  const servers: Server[] = []
   try {
     for (const many of [1, 2, 3]) {
-      const servers = await Promise.all(Array.from({ length: many }, () => startServer(undefined, more)))
+      servers.push(...(await Promise.all(Array.from({ length: many }, () => startServer(undefined, more)))))
       for (const kind of Object.keys(KINDS)) {
-        await ask(servers, kind, 1e5 * many, ROUNDS.warm)
+        await ask(servers, kind, 2e4 * many, ROUNDS.warm)
         const used = () => servers.map(s => processorS(s.process.pid!)).reduce((a, b) => a + b)
         const before = [used(), databaseS(postmaster)] as const
-        await ask(servers, kind, 2e5 * many, ROUNDS.counted)
+        await ask(servers, kind, 2e4 * many + 1e4, ROUNDS.counted)
         const [app, base] = [used() - before[0], databaseS(postmaster) - before[1]]
         const perS = (s: number) => (s > 0 ? Math.round(ROUNDS.counted / s) : '')
         rows.push([kind, many, (1000 * app) / ROUNDS.counted, (1000 * base) / ROUNDS.counted, perS(app), perS(base)])
       }
-      await Promise.all(servers.map(s => s.kill()))
+      await Promise.all(servers.splice(0).map(s => s.kill()))
     }
   } finally {
+    await Promise.all(servers.map(s => s.kill()))
     await database.remove()
   }
   table(
