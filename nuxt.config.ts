@@ -2,7 +2,7 @@ import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
 import { API_PAGE, API_PAGE_AT, buildApiPage } from './tools/build/apiPage'
 import { askAhead } from './tools/build/ahead'
-import { sourceHash } from './tools/build/sourceHash'
+import { buildHash, sourceHash } from './tools/build/sourceHash'
 import { buildRankingWorker } from './tools/build/rankingWorker'
 import { buildSharedPages } from './tools/build/sharedPages'
 
@@ -47,6 +47,8 @@ export default defineNuxtConfig({
     stationSimulated: '',
     // An NMEA 0183 line over TCP: a gateway of the boat, or the simulated one of the demonstration.
     nmea: { host: '', port: '', simulated: '' },
+    // What this was built from: two builds of one source are one.
+    build: buildHash(),
     // The newest secret, which seals; and older ones, with commas between, which only open.
     session: { password: '', older: '' },
     public: { version: pkg.version },

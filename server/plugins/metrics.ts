@@ -4,7 +4,8 @@ import { serveMetrics } from '#server/utils/metrics'
 export default defineNitroPlugin(nitro => {
   const port = Number(process.env.PISCATOR_METRICS_PORT)
   if (!port) return
-  const server = serveMetrics(port, useRuntimeConfig().public.version)
+  const { public: told, build } = useRuntimeConfig()
+  const server = serveMetrics(port, told.version, build)
   server.on('error', logLater)
   nitro.hooks.hook('close', () => void server.close())
 })

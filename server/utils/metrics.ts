@@ -20,7 +20,7 @@ const gauge = (name: string, help: string, value: () => number | Promise<number>
     },
   })
 
-function describeParts(version: string): void {
+function describeParts(version: string, build: string): void {
   collectDefaultMetrics({ register: COUNTS })
   gauge('database_connections_in_use', 'Connections of the pool that are in use.', () => connectionsInUse(database()))
   gauge('streams_open', 'Server-sent events that are listened to.', streamsOpen)
@@ -34,14 +34,14 @@ function describeParts(version: string): void {
   new Gauge({
     name: 'piscator_info',
     help: 'What runs here.',
-    labelNames: ['version', 'engine'] as const,
+    labelNames: ['version', 'build', 'engine'] as const,
     registers: [COUNTS],
-  }).set({ version, engine: ENGINE_VERSION }, 1)
+  }).set({ version, build, engine: ENGINE_VERSION }, 1)
 }
 
 /** Serve the figures as text (Prometheus exposition format 0.0.4) on a port of their own, on this machine alone. */
-export function serveMetrics(port: number, version: string): Server {
-  describeParts(version)
+export function serveMetrics(port: number, version: string, build: string): Server {
+  describeParts(version, build)
   const server = createServer((request, response) => {
     if (request.method !== 'GET' || request.url !== '/metrics') return void response.writeHead(404).end()
     COUNTS.metrics().then(

@@ -5,6 +5,7 @@
 import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobStatus } from '#shared/schema/job'
+import { buildHash } from '../../tools/build/sourceHash'
 import { type Server, freePort, startServer } from '../../tools/server'
 import { ASKED } from '../../tools/torture/calls'
 import { Client } from './client'
@@ -109,7 +110,9 @@ describe('long work as a job', () => {
     other = await startServer(undefined, { PISCATOR_ROLE: 'worker', PISCATOR_METRICS_PORT: String(figures) })
     // A process that only works answers nothing but how it is.
     expect((await fetch(`${other.url}/api/v1/waters`)).status).toBe(404)
-    expect((await fetch(`${other.url}/api/v1/health/ready`)).status).toBe(200)
+    const ready = await fetch(`${other.url}/api/v1/health/ready`)
+    const parts = { role: 'worker', build: buildHash(), instruments: 'none' }
+    expect([ready.status, await ready.json()]).toMatchObject([200, { status: 'ready', parts }])
     expect((await statusOf(c, job.id)).done).toBeGreaterThanOrEqual(done)
     expect(await ended(c, job.id)).toMatchObject({ state: 'done' })
     const text = await (await fetch(`http://127.0.0.1:${figures}/metrics`)).text()

@@ -6,9 +6,9 @@ import { join } from 'node:path'
 const SOURCES = ['app', 'core', 'shared', 'public', 'nuxt.config.ts', 'package-lock.json'] as const
 
 /** A hash of everything the page is made of: the same for every build of the same source. */
-export function sourceHash(root = process.cwd()): string {
+export function sourceHash(root = process.cwd(), sources: readonly string[] = SOURCES): string {
   const hash = createHash('sha256')
-  for (const source of SOURCES) {
+  for (const source of sources) {
     const files = source.includes('.')
       ? [source]
       : readdirSync(join(root, source), { recursive: true }).map(f => join(source, String(f)))
@@ -22,3 +22,6 @@ export function sourceHash(root = process.cwd()): string {
   }
   return hash.digest('hex').slice(0, 16)
 }
+
+/** The same of all that a process runs. */
+export const buildHash = (root?: string): string => sourceHash(root, [...SOURCES, 'server'])

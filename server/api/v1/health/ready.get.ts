@@ -8,7 +8,12 @@ import { unreadyFor } from '#server/services/health'
 export default defineEventHandler(async event => {
   const missing: string[] = await unreadyFor(database())
   if (answersRequests && !isWarm()) missing.push('ranking')
-  const parts = { jobs: queueIsOpen() ? 'open' : 'away', instruments: instrumentsPart(), role: roleOfProcess }
+  const parts = {
+    jobs: queueIsOpen() ? 'open' : 'away',
+    instruments: instrumentsPart(),
+    role: roleOfProcess,
+    build: useRuntimeConfig().build,
+  }
   if (!missing.length) return { status: 'ready', parts }
   setResponseStatus(event, 503)
   setResponseHeader(event, 'retry-after', 3)
