@@ -226,7 +226,7 @@ describe('the tables', () => {
       select c.conrelid::regclass::text || '.' || a.attname as at
       from pg_constraint c
       join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
-      where c.contype = 'f'
+      where c.contype = 'f' and c.connamespace = 'public'::regnamespace
         and not exists (select 1 from pg_index i where i.indrelid = c.conrelid and i.indkey[0] = c.conkey[1])`)
     expect(rows).toEqual([])
   })

@@ -100,7 +100,11 @@ function busyLimit(name: string, points: number, seconds: number): Limit {
   const reached = new Map<string, number>()
   let timer: ReturnType<typeof setTimeout> | undefined
   let hears = false
-  const block = (key: string, untilMs: number) => here.block(key, Math.max(0, untilMs - Date.now()) / 1000)
+  // Blocked for no time at all would be for ever.
+  async function block(key: string, untilMs: number): Promise<void> {
+    const ms = untilMs - Date.now()
+    if (ms > 0) await here.block(key, ms / 1000)
+  }
   /** Hear of limits that were reached at another process. */
   function hear(event: H3Event): void {
     if (hears) return
