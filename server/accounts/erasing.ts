@@ -12,9 +12,10 @@ const hashOf = (undo: string) => createHash('sha256').update(`undo:${undo}`).dig
 
 /**
  * Take an angler's things away: from now on nobody reads or writes them, and in a while they are erased.
+ * @param by the session that takes it away: it hears so by its answer, and its word with it
  * @returns the word to undo it by, told to this device alone
  */
-export async function takeAway(db: Database, anglerId: string): Promise<{ undo: string; until: Date }> {
+export async function takeAway(db: Database, anglerId: string, by: string): Promise<{ undo: string; until: Date }> {
   const undo = randomBytes(16).toString('base64url')
   const [taken] = await rows<{ until: Date }>(
     db,
@@ -23,7 +24,7 @@ export async function takeAway(db: Database, anglerId: string): Promise<{ undo: 
     { anglerId, hash: hashOf(undo) },
   )
   if (!taken) throw new Error('nobody to take away')
-  await tellNews(db, anglerId)
+  await tellNews(db, anglerId, by)
   return { undo, until: taken.until }
 }
 

@@ -94,8 +94,11 @@ export async function endSessionOf(
   return ended.length > 0
 }
 
-/** End every session of an angler, on every device; also where nothing of it was kept, and only cookies know it. */
-export async function signOutEverywhere(db: Database, anglerId: string): Promise<void> {
+/**
+ * End every session of an angler, on every device; also where nothing of it was kept, and only cookies know it.
+ * @param by the session that does so, which hears of it by its answer
+ */
+export async function signOutEverywhere(db: Database, anglerId: string, by = ''): Promise<void> {
   await db.sequelize.transaction(async transaction => {
     await rows(
       db,
@@ -110,7 +113,7 @@ export async function signOutEverywhere(db: Database, anglerId: string): Promise
       { anglerId },
       transaction,
     )
-    await tellNews(db, anglerId, '', transaction)
+    await tellNews(db, anglerId, by, transaction)
   })
 }
 

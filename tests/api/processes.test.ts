@@ -25,7 +25,7 @@ beforeAll(async () => {
 })
 afterAll(() => Promise.all([web.kill(), other.kill()]))
 
-const { device } = members(() => web.url)
+const { device, signIn } = members(() => web.url)
 /** The same device at the other process. */
 function elsewhere(c: Client): Client {
   const same = new Client(other.url, '10.2.0.1')
@@ -129,12 +129,14 @@ describe('what one process is told', () => {
     const c = device()
     const name = `Tern ${newId().slice(-6)}`
     expect((await c.call('PUT', '/account/password', { name, password: PASSWORD })).status).toBe(204)
-    const stream = await fetch(`${other.url}/api/v1/news`, { headers: { cookie: c.cookie } })
+    const second = device()
+    expect((await signIn(second, name)).status).toBe(204)
+    const stream = await fetch(`${other.url}/api/v1/news`, { headers: { cookie: second.cookie } })
     expect(stream.status).toBe(200)
     const closed = stream.text()
     await new Promise(r => setTimeout(r, 500))
     const began = Date.now()
-    const same = elsewhere(c)
+    const same = elsewhere(second)
     await c.call('POST', '/sign-out', {})
     expect((await same.call('GET', '/account')).status).toBe(401)
     expect(await closed).toContain('event: news')

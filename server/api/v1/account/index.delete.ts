@@ -5,8 +5,8 @@ import { takeAway } from '#server/accounts/erasing'
  * then the word given here brings it back.
  */
 export default defineEventHandler(async event => {
-  const { anglerId } = await ensureSession(event)
-  const { undo, until } = await takeAway(database(), anglerId)
+  const { anglerId, id } = await ensureSession(event)
+  const { undo, until } = await takeAway(database(), anglerId, id)
   endSession(event)
   return { undo, until: until.toISOString() }
 })
