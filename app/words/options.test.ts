@@ -2,8 +2,11 @@ import { expect, it } from 'vitest'
 import { LURES, LURE_IDS } from '#core/lure/types'
 import { LURE_SHORT } from './options'
 
-it('calls a lure by words of its own name, shortened at most: one thing has one name', () => {
-  for (const id of LURE_IDS) {
+/** Known by its bill everywhere; its full name does not fit under its figure on a phone. */
+const BY_ITS_BILL = 'shallow-crankbait'
+
+it('calls a lure by words of its own name, shortened at most, but for the one known by its bill', () => {
+  for (const id of LURE_IDS.filter(l => l !== BY_ITS_BILL)) {
     const own = LURES[id].words.split(' ')
     const strange = LURE_SHORT[id]
       .toLowerCase()

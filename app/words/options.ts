@@ -120,7 +120,7 @@ export const JAR_WORDS: Record<TintId, string> = {
 }
 /** Short names for the lure picker. */
 export const LURE_SHORT: Record<keyof typeof LURES, string> = {
-  'shallow-crankbait': 'Shallow crank',
+  'shallow-crankbait': 'Square bill',
   'deep-crankbait': 'Deep crank',
   'lipless-crankbait': 'Lipless',
   'jerkbait': 'Jerkbait',
