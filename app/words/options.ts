@@ -136,7 +136,7 @@ export const LURE_SHORT: Record<keyof typeof LURES, string> = {
   'swimbait': 'Swimbait',
   'walking-frog': 'Frog',
   'popping-frog': 'Popping frog',
-  'walking-topwater': 'Walking topwater',
+  'walking-topwater': 'Walker',
   'popper': 'Popper',
   'buzzbait': 'Buzzbait',
   'jigging-spoon': 'Jigging spoon',
