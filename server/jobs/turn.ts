@@ -4,7 +4,7 @@ import { rows } from '#server/db/rows'
 import { FaultyError } from '#server/ranking/chunks'
 import type { Job } from '#server/ranking/jobs'
 import { takeTurn } from '#server/records/turn'
-import { tellNews } from '#server/records/wake'
+import { NEWS_CHANNEL, tellNews } from '#server/records/wake'
 import { queueNext } from './jobs'
 import { type LongAsk, type LongKind, longWork } from './kinds'
 import type { Queue, QueuedTurn } from './queue'
@@ -58,9 +58,9 @@ async function keepPart(db: Database, job: string, part: number, answer: string,
          insert into job_parts (job_id, engine_version, part, answer)
          select id, cast($engine as text), cast($part as integer), cast($answer as text) from going
          on conflict do nothing),
-       told as (select pg_notify('records', id::text || ' ') from going)
+       told as (select pg_notify($channel, id::text || ' ') from going)
      select id from going, told`,
-    { job, part, answer, done, engine: ENGINE_VERSION },
+    { job, part, answer, done, engine: ENGINE_VERSION, channel: NEWS_CHANNEL },
   )
   return kept.length > 0
 }
@@ -100,23 +100,22 @@ async function begin(db: Database, { job, turn }: QueuedTurn): Promise<Begun | n
   return begun ?? null
 }
 
+/** What a turn that ended so changes in its job's row. */
+const changesOf = (ended: Exclude<Ended, 'stopped'>): string => {
+  if (ended === 'goes-on') return `state = 'waiting'`
+  const how = 'answer' in ended ? `state = 'done', done = parts, answer = $answer` : `state = 'failed', fault = $fault`
+  return `ended_at = now(), ${how}`
+}
+
 /** End a turn: the job with it, or another turn is put in behind whoever waits. All of it or nothing. */
 async function end({ db, queue }: Working, entry: QueuedTurn, begun: Begun, ended: Ended, ms: number): Promise<void> {
   const { job, turn } = entry
-  const set =
-    ended === 'goes-on'
-      ? `state = 'waiting', queued = false`
-      : ended === 'stopped'
-        ? ''
-        : `ended_at = now(), queued = false, ${
-            'answer' in ended ? `state = 'done', done = parts, answer = $answer` : `state = 'failed', fault = $fault`
-          }`
   await db.sequelize.transaction(async transaction => {
     await takeTurn(db, [begun.anglerId], transaction)
-    if (set) {
+    if (ended !== 'stopped') {
       await rows(
         db,
-        `update jobs set turn = turn + 1, tries = 0, worked_ms = worked_ms + $ms, ${set}
+        `update jobs set turn = turn + 1, tries = 0, worked_ms = worked_ms + $ms, queued = false, ${changesOf(ended)}
          where id = $job and turn = $turn and ended_at is null`,
         { job, turn, ms, ...(typeof ended === 'object' ? ended : {}) },
         transaction,

@@ -4,14 +4,14 @@ import { databaseLine } from '#server/db/line'
 import { rows } from '#server/db/rows'
 
 /** The channel on which processes tell one another that there is something new: an angler's records, or a job. */
-const CHANNEL = 'records'
+export const NEWS_CHANNEL = 'records'
 
 /**
  * Tell every process that an angler, or a job, has something new, in a transaction once that is over.
  * @param by the session that wrote it, which knows it already
  */
 export const tellNews = (db: Database, of: string, by = '', transaction?: Transaction) =>
-  rows(db, 'select pg_notify($channel, $news)', { channel: CHANNEL, news: `${of} ${by}` }, transaction)
+  rows(db, 'select pg_notify($channel, $news)', { channel: NEWS_CHANNEL, news: `${of} ${by}` }, transaction)
 
 export interface NewsLine {
   /** Hear of news of one angler or job, with the session it came from; gives back how to stop. */
@@ -30,7 +30,7 @@ export function openNewsLine(url: string): NewsLine {
     for (const heard of listeners.get(of) ?? []) heard(by)
   }
   const line = databaseLine(url, {
-    channels: [CHANNEL],
+    channels: [NEWS_CHANNEL],
     heard: payload => {
       const [of = '', by = ''] = payload.split(' ')
       tell(of, by)

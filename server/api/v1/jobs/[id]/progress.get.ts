@@ -1,5 +1,4 @@
 import { jobStatus } from '#server/jobs/jobs'
-import type { JobStatus } from '#shared/schema/job'
 
 /** How a job stands, as server-sent events, each the whole status as JSON, until it has ended. */
 export default defineEventHandler(async event => {
@@ -8,20 +7,18 @@ export default defineEventHandler(async event => {
   refuseTooManyStreams(event, device)
   const stream = createEventStream(event)
   const over = countedStream(device, () => void stream.close())
-  const tell = async (now: JobStatus | null) => {
+  const tell = async () => {
+    const now = await jobStatus(database(), angler, status.id)
     if (now) await stream.push(JSON.stringify(now))
     if (!now || now.endedAt) await stream.close()
   }
-  const unsubscribe = newsLine(event).listen(
-    status.id,
-    () => void jobStatus(database(), angler, status.id).then(tell, () => {}),
-  )
+  // Whoever has gone hears nothing more; whoever has not is told with the next part.
+  const look = () => void tell().catch(() => {})
+  const unsubscribe = newsLine(event).listen(status.id, look)
   stream.onClosed(() => {
     unsubscribe()
     over()
   })
-  void jobStatus(database(), angler, status.id)
-    .then(tell)
-    .catch(() => {})
+  look()
   return stream.send()
 })
