@@ -89,6 +89,8 @@ export default defineNuxtConfig({
   nitro: {
     errorHandler: '~~/server/error',
     compressPublicAssets: true,
+    // What a worker's own bundle asks for.
+    externals: { traceInclude: ['node_modules/@resvg/resvg-js/index.js'] },
     publicAssets: [
       { dir: API_PAGE, baseURL: API_PAGE_AT, maxAge: 3600 },
       // The fonts again, under names that pages without a build of their own can ask for.

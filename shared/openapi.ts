@@ -14,12 +14,14 @@ import {
 import { callSchema, idSchema, recoverSchema } from '#shared/schema/call'
 import { crewAnswerSchema, joinSchema, showSchema } from '#shared/schema/crew'
 import { dayAnswerSchema, daySchema } from '#shared/schema/day'
+import { everythingSchema, importedSchema } from '#shared/schema/everything'
 import { kitAnswerSchema, kitSchema } from '#shared/schema/kit'
 import { jobListSchema, jobStatusSchema } from '#shared/schema/job'
 import { syncAnswerSchema, syncRequestSchema } from '#shared/schema/sync'
 import { shareOutSchema, shareSchema } from '#shared/schema/share'
 import { luresAnswerSchema, luresSchema } from '#shared/schema/lures'
 import { orderAnswerSchema, orderSchema, verdictAnswerSchema, verdictSchema } from '#shared/schema/trial'
+import { poolAnswerSchema, poolSchema } from '#shared/schema/pool'
 import { seasonAnswerSchema, seasonSchema } from '#shared/schema/season'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
 
@@ -157,6 +159,26 @@ const ADDRESSES = {
       },
     },
   },
+  '/pools': {
+    post: {
+      summary: 'What many logs say together, from the shares their anglers gave. Stores nothing.',
+      requestBody: body('PoolRequest'),
+      ...preferJob,
+      responses: {
+        200: { description: `The prior of each angler. ${inPieces}`, content: json(ref('Pool')) },
+        202: asJob,
+        422: refused,
+        503: busy,
+      },
+    },
+  },
+  '/imports': {
+    post: {
+      summary: 'Takes a file of everything into the records, as a job: what is there already is not added again.',
+      requestBody: body('Everything'),
+      responses: { 202: asJob, 401: signedOut, 422: refused, 503: busy },
+    },
+  },
   '/jobs': {
     get: {
       summary: "This angler's jobs, the newest first.",
@@ -180,7 +202,10 @@ const ADDRESSES = {
       summary: 'The answer of a job that is done, as it would have been given at once; kept for a day.',
       ...jobId,
       responses: {
-        200: { description: 'The answer.', content: json({ oneOf: [ref('DayPlan'), ref('Kit'), ref('Season')] }) },
+        200: {
+          description: 'The answer.',
+          content: json({ oneOf: ['DayPlan', 'Kit', 'Season', 'Pool', 'Imported'].map(ref) }),
+        },
         404: noJob,
         409: faulty('It has no answer, or not yet.'),
         422: refused,
@@ -526,6 +551,8 @@ const TAG_BY_START: Readonly<Record<string, keyof typeof TAGS>> = {
   'kits': 'engine',
   'trials': 'engine',
   'season': 'engine',
+  'pools': 'engine',
+  'imports': 'records',
   'lures': 'engine',
   'account': 'account',
   'crew': 'crew',
@@ -605,6 +632,10 @@ export function openApi(version: string) {
     Lures: described(luresAnswerSchema, parts),
     SeasonRequest: described(seasonSchema, parts),
     Season: described(seasonAnswerSchema, parts),
+    PoolRequest: described(poolSchema, parts),
+    Pool: described(poolAnswerSchema, parts),
+    Everything: described(everythingSchema, parts),
+    Imported: described(importedSchema, parts),
     Account: described(accountAnswerSchema, parts),
     Name: described(nameSchema, parts),
     DeviceName: described(deviceNameSchema, parts),

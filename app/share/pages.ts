@@ -157,7 +157,7 @@ const [WIDTH, HEIGHT] = [1200, 630] as const
  * A picture of a link as a drawing: the water, and the lures that matter in it. No words: fonts differ where it is
  * made.
  */
-export async function previewSvg({ shared }: PageAsk): Promise<string> {
+export async function previewSvg({ shared }: Pick<PageAsk, 'shared'>): Promise<string> {
   const finishIds = figuresOf(shared).slice(0, 4)
   const figures = await Promise.all(finishIds.map((finishId, i) => text(SharedFigure, { finishId }, `figure${i}`)))
   const stops = shared.kind === 'call' ? gradient(shared) : [{ at: 0, colour: '#c6c6c5' }]

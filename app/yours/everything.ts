@@ -1,17 +1,6 @@
+import type { Everything } from '#shared/schema/everything'
 import type { SyncEvent } from '#shared/schema/sync'
 import { upToDate } from '#shared/recordVersion'
-
-/**
- * One file of everything an angler keeps, readable without Piscator: every record as it stands, with when it was
- * changed last, under ids of its own. It goes out and comes in again; see docs/everything.md.
- */
-export interface Everything {
-  piscator: 'everything'
-  /** Of this format. */
-  version: 1
-  savedAt: string
-  records: SyncEvent[]
-}
 
 export function everythingFile(records: readonly SyncEvent[], nowMs: number): string {
   const file: Everything = {

@@ -54,35 +54,62 @@ const isShare = (s: PoolShare) =>
   s.information?.length === HALF &&
   [...s.gradient, ...s.information].every(v => Number.isFinite(v))
 
-/** Shares of one engine added up: posterior of the slope and the schools over all anglers. */
-export function poolOf(shares: readonly PoolShare[], least = LEAST_ANGLERS): Pool | PoolFault {
+/** Shares of one engine added up: sums of pieces can be added up like shares. */
+export interface PoolSum extends PoolShare {
+  anglers: number
+}
+
+/** Shares of one engine, or sums of them, added up. */
+export function sumOfShares(shares: readonly (PoolShare | PoolSum)[]): PoolSum {
+  const sum = {
+    engine: shares[0]?.engine ?? ENGINE_VERSION,
+    anglers: 0,
+    comparedBites: 0,
+    gradient: ALL.map(() => 0),
+    information: Array.from({ length: HALF }, () => 0),
+  }
+  for (const share of shares) {
+    sum.anglers += 'anglers' in share ? share.anglers : 1
+    sum.comparedBites += share.comparedBites
+    share.gradient.forEach((v, i) => (sum.gradient[i]! += v))
+    share.information.forEach((v, i) => (sum.information[i]! += v))
+  }
+  return sum
+}
+
+/**
+ * What a sum of shares comes to: posterior of the slope and the schools over all its anglers, and from it each one's
+ * prior; null where the sum is no information (no log gives such a one).
+ */
+export function poolOfSum({ anglers, comparedBites, gradient, information }: PoolSum): Pool | null {
+  const n = COVARIATES
+  const sum = new Float64Array(n * n)
+  let at = 0
+  for (const i of ALL) {
+    for (let j = 0; j <= i; j++, at++) sum[i * n + j] = sum[j * n + i] = information[at]!
+    sum[i * n + i]! += 1 / (i === 0 ? PRIORS.slope.sd : PRIORS.school) ** 2
+  }
+  choleskyInPlace(sum, n)
+  const moved = choleskySolve(sum, n, Float64Array.from(gradient))
+  const covariance = choleskyInverse(sum, n)
+  const pool = {
+    anglers,
+    comparedBites,
+    mean: ALL.map(i => (i === 0 ? PRIORS.slope.mean : 0) + moved[i]!),
+    sd: ALL.map(i => Math.sqrt(covariance[i * n + i]! + BETWEEN ** 2)),
+  }
+  return [...pool.mean, ...pool.sd].every(v => Number.isFinite(v)) ? pool : null
+}
+
+/** Why shares are no pool, if they are none. */
+export function poolFault(shares: readonly PoolShare[], least = LEAST_ANGLERS): PoolFault | null {
   const wrong = shares.findIndex(s => !isShare(s))
   if (wrong >= 0) return { code: 'not-a-share', at: wrong }
   const other = shares.findIndex(s => s.engine !== shares[0]!.engine)
   if (other >= 0) return { code: 'another-engine', at: other }
-  if (shares.length < least) return { code: 'too-few', at: shares.length }
-  const n = COVARIATES
-  const precision = ALL.map(i => 1 / (i === 0 ? PRIORS.slope.sd : PRIORS.school) ** 2)
-  const sum = new Float64Array(n * n)
-  const pull = new Float64Array(n)
-  for (const i of ALL) sum[i * n + i] = precision[i]!
-  for (const { gradient, information } of shares) {
-    let at = 0
-    for (const i of ALL) {
-      pull[i]! += gradient[i]!
-      for (let j = 0; j <= i; j++, at++) {
-        sum[i * n + j]! += information[at]!
-        if (j < i) sum[j * n + i]! += information[at]!
-      }
-    }
-  }
-  choleskyInPlace(sum, n)
-  const moved = choleskySolve(sum, n, pull)
-  const covariance = choleskyInverse(sum, n)
-  return {
-    anglers: shares.length,
-    comparedBites: shares.reduce((total, s) => total + s.comparedBites, 0),
-    mean: ALL.map(i => (i === 0 ? PRIORS.slope.mean : 0) + moved[i]!),
-    sd: ALL.map(i => Math.sqrt(covariance[i * n + i]! + BETWEEN ** 2)),
-  }
+  return shares.length < least ? { code: 'too-few', at: shares.length } : null
 }
+
+/** Shares of one engine as a pool. */
+export const poolOf = (shares: readonly PoolShare[], least = LEAST_ANGLERS): Pool | PoolFault =>
+  poolFault(shares, least) ?? poolOfSum(sumOfShares(shares)) ?? { code: 'not-a-share', at: 0 }

@@ -5,12 +5,29 @@ import { type Database, UNHURRIED, openDatabase } from '#server/db/connection'
 import { rows } from '#server/db/rows'
 import type { Job } from '#server/ranking/jobs'
 import { FaultyError } from '#server/ranking/chunks'
+import { checkRecords, importedOf, recordPieces } from '#server/records/checked'
+import type { Imported } from '#shared/schema/everything'
 import { MOST_JOBS, jobAnswer, jobStatus, listJobs, putJob, stopJob, tidyJobs } from './jobs'
 import { type Queue, type QueuedTurn, type Turn, openQueue, setUpQueue } from './queue'
 import { type Working, workTurn } from './turn'
 
 /** Twenty scenes are a part of a kit: what is in them, the stand-in for the engine does not look at. */
 const kit = (parts: number) => ({ scenes: Array.from({ length: 20 * parts }, () => ({})) }) as unknown as KitRequest
+
+const WATER = {
+  kind: 'farm pond',
+  latitude: 34.5,
+  longitude: -84.2,
+  zone: 'America/New_York',
+  salinity: 'fresh',
+  usualTint: 'green',
+  usualVisibilityM: 1.1,
+  prey: ['sunfish'],
+  note: '',
+  archived: false,
+}
+/** What a thread does with a file. */
+const IMPORTS: Record<string, (asked: never) => unknown> = { 'check-records': checkRecords, 'imported': importedOf }
 
 let db: Database
 /** The queue as the records see it: what was put in, in its order, and what was taken out. */
@@ -152,6 +169,34 @@ describe('a job', () => {
     for (let i = 0; i < 5; i++) await workTurn(kills, turn).catch(() => {})
     await workTurn(kills, turn)
     expect(await jobStatus(db, who, deadly.id)).toMatchObject({ state: 'failed', fault: 'broken' })
+  })
+  it('keeps the records of a file part by part, once however often, and says what it left out', async () => {
+    const who = await angler()
+    const water = (i: number) => ({
+      id: newId(),
+      kind: 'water',
+      recordId: newId(),
+      at: '2026-05-10T10:00:00.000Z',
+      body: { ...WATER, name: `Pond ${i}` },
+    })
+    const unfit = { ...water(3), body: { ...WATER, name: 'Pond', note: 'a\u0000b' } }
+    const records = [water(1), { ...water(2), kind: 'boat' }, unfit, water(4)]
+    const asked = recordPieces({ records })
+    expect(asked.pieces).toHaveLength(1)
+    const works = worker(0, async job => JSON.stringify(IMPORTS[job.kind]!(job.asked as never)))
+    for (let time = 0; time < 2; time++) {
+      const job = (await putJob(db, queue, { id: newId(), anglerId: who, kind: 'import', asked, requestId: '' }))!
+      expect(await workTurn(works, next())).toMatchObject({ ended: 'done' })
+      const answer = JSON.parse((await jobAnswer(db, who, job.id))!) as Imported
+      expect(answer).toMatchObject({ kept: 2, refused: 2 })
+      expect(answer.faults.map(f => [f.at, f.code])).toEqual([
+        [1, 'record'],
+        [2, 'record'],
+      ])
+    }
+    const kept = await rows(db, 'select body from records where angler_id = $who', { who })
+    expect(kept).toHaveLength(2)
+    expect(await rows(db, 'select from events where angler_id = $who', { who })).toHaveLength(2)
   })
   it('is refused past what one angler may have', async () => {
     const who = await angler()

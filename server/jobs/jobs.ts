@@ -113,7 +113,7 @@ export function stopJob(db: Database, queue: Queue, anglerId: string, id: string
     await takeTurn(db, [anglerId], transaction)
     const [stopped] = await rows(
       db,
-      `update jobs set state = 'stopped', ended_at = now(), queued = false
+      `update jobs set state = 'stopped', ended_at = now(), queued = false, asked = '{}'
        where id = $id and angler_id = $anglerId and ended_at is null returning id`,
       { id, anglerId },
       transaction,

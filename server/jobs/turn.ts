@@ -6,7 +6,7 @@ import type { Job } from '#server/ranking/jobs'
 import { takeTurn } from '#server/records/turn'
 import { NEWS_CHANNEL, tellNews } from '#server/records/wake'
 import { queueNext } from './jobs'
-import { type LongAsk, type LongKind, longWork } from './kinds'
+import { type LongAsk, type LongKind, keptAnswer, longWork } from './kinds'
 import type { Queue, QueuedTurn } from './queue'
 
 /** A turn is over at the first part that ends after this long, ms: then whoever waits behind it comes. */
@@ -81,7 +81,8 @@ async function worked({ db, answer, now, leaving }: Working, id: string, begun: 
   for (const [i, part] of parts.entries()) {
     if (kept.has(i)) continue
     if (leaving() || now() - began > TURN_MS) return 'goes-on'
-    const text = await answer(part, begun.anglerId)
+    const { anglerId, kind } = begun
+    const text = await keptAnswer(kind, { db, anglerId, nowMs: now() }, await answer(part, anglerId))
     kept.add(i)
     if (!(await keepPart(db, id, i, text, kept.size))) return 'stopped'
   }
@@ -104,7 +105,8 @@ async function begin(db: Database, { job, turn }: QueuedTurn): Promise<Begun | n
 const changesOf = (ended: Exclude<Ended, 'stopped'>): string => {
   if (ended === 'goes-on') return `state = 'waiting'`
   const how = 'answer' in ended ? `state = 'done', done = parts, answer = $answer` : `state = 'failed', fault = $fault`
-  return `ended_at = now(), ${how}`
+  // What was asked is wanted no more.
+  return `ended_at = now(), asked = '{}', ${how}`
 }
 
 /** End a turn: the job with it, or another turn is put in behind whoever waits. All of it or nothing. */

@@ -8,14 +8,19 @@ import { type KitAsk, kitOf } from '#core/kit/kit'
 import { type KitScene, type SceneScores, scoreScene } from '#core/kit/scenes'
 import type { Request } from '#core/request/request'
 import { type SeasonAsk, seasonOf } from '#core/season-learning/season'
+import { type PoolSum, poolOfSum, sumOfShares } from '#core/season-learning/pool'
 import { standsIn } from '#core/season-learning/stands'
+import { checkRecords, importedOf, recordPieces } from '#server/records/checked'
 import { freezeCall, freezePlan, freezeVerdict, frozenDay } from '#server/shares/freeze'
 import type { Block } from '#core/trial/verdict'
 import { type Fault, check } from '#shared/faults'
 import { openApi } from '#shared/openapi'
+import type { Shared } from '#shared/share'
+import { everythingSchema } from '#shared/schema/everything'
 import { daySchema } from '#shared/schema/day'
 import { kitShellSchema, sceneSchema } from '#shared/schema/kit'
 import { readingsSchema, requestByReadingsSchema, requestSchema } from '#shared/schema/request'
+import { poolSchema } from '#shared/schema/pool'
 import { luresSchema } from '#shared/schema/lures'
 import { seasonSchema } from '#shared/schema/season'
 import { orderSchema, verdictSchema } from '#shared/schema/trial'
@@ -61,10 +66,23 @@ function checkScenes({ scenes, from }: { scenes: readonly unknown[]; from: numbe
   return faults.length ? { faults } : { text: JSON.stringify(values) }
 }
 
+const NO_INFORMATION: Fault = {
+  path: 'shares',
+  code: 'not-a-share',
+  message: 'No logs have information like this. Check where the shares come from.',
+}
 const castsOf = (blocks: readonly Block[]) => blocks.reduce((sum, b) => sum + b.a.casts + b.b.casts, 0)
 
+/** The picture of a link, for a thread to draw: which link, and what it shows. */
+export interface PictureAsk {
+  id: string
+  shared: Shared
+}
+/** Draws what a link shows, as PNG. */
+export type DrawPicture = (shared: Shared) => Promise<Uint8Array>
+
 /** Work for a thread: each kind with what it is asked, and what does it. What is long is done in chunks. */
-const jobsOf = (engine: Engine) => ({
+const jobsOf = (engine: Engine, draw: DrawPicture) => ({
   'rank': checked(requestSchema, engine.recommend),
   'rank-by-readings': checked(requestByReadingsSchema, engine.recommendByReadings),
   'read-water': checked(readingsSchema, engine.readWater),
@@ -83,6 +101,15 @@ const jobsOf = (engine: Engine) => ({
   'season': known(({ ask, stands }: { ask: SeasonAsk; stands: Parameters<typeof seasonOf>[1] }) =>
     seasonOf(ask, stands),
   ),
+  'check-pool': checked(poolSchema, asked => asked),
+  'add-shares': known(sumOfShares),
+  'pool': (sums: readonly PoolSum[]): JobResult => {
+    const pool = poolOfSum(sumOfShares(sums))
+    return pool ? { text: JSON.stringify(pool) } : { faults: [NO_INFORMATION] }
+  },
+  'check-import': checked(everythingSchema, recordPieces),
+  'check-records': known(checkRecords),
+  'imported': known(importedOf),
   'order': checked(orderSchema, asked => ({ spells: engine.trialOrder(asked) })),
   'verdict': checked(verdictSchema, ({ blocks }) => engine.trialVerdict(blocks)),
   'freeze-call': known(freezeCall),
@@ -91,6 +118,10 @@ const jobsOf = (engine: Engine) => ({
   'freeze-verdict': known(({ finishIds, blocks }: { finishIds: string[]; blocks: Block[] }) =>
     freezeVerdict(finishIds, engine.trialVerdict(blocks), castsOf(blocks)),
   ),
+  'picture': async ({ id, shared }: PictureAsk): Promise<JobResult> => ({
+    text: JSON.stringify({ id, png: Buffer.from(await draw(shared)).toString('base64') }),
+  }),
+  'pictured': known(([kept]: readonly object[]) => kept),
   'describe': known((version: string) => openApi(version)),
 })
 
@@ -114,10 +145,18 @@ export const LONG_JOBS: ReadonlySet<JobKind> = new Set<JobKind>([
   'check-season',
   'season-stands',
   'season',
+  'check-pool',
+  'add-shares',
+  'pool',
+  'check-import',
+  'check-records',
+  'imported',
+  'picture',
+  'pictured',
 ])
 
-/** What answers jobs, by an engine. */
-export function workerOf(engine: Engine): (job: Job) => JobResult {
-  const jobs = jobsOf(engine)
-  return ({ kind, asked }) => (jobs[kind] as (a: unknown) => JobResult)(asked)
+/** What answers jobs, by an engine and what draws. */
+export function workerOf(engine: Engine, draw: DrawPicture): (job: Job) => JobResult | Promise<JobResult> {
+  const jobs = jobsOf(engine, draw)
+  return ({ kind, asked }) => (jobs[kind] as (a: unknown) => JobResult | Promise<JobResult>)(asked)
 }

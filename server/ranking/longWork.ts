@@ -11,11 +11,6 @@ export interface LongWork {
   whole: (answers: readonly unknown[]) => Job
 }
 
-/** A list in pieces of a size; the last may be shorter. */
-export function pieces<T>(items: readonly T[], size: number): (readonly T[])[] {
-  return Array.from({ length: Math.ceil(items.length / size) }, (_, i) => items.slice(i * size, (i + 1) * size))
-}
-
 /** Long work done at once, a part after the other, as JSON text: until it is done or whoever asked has gone. */
 export async function workedThrough({ parts, whole }: LongWork, asker: Asker): Promise<string> {
   const answers: unknown[] = []

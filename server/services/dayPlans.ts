@@ -1,7 +1,8 @@
 import { type StepScores, dayOf } from '#core/day/scores'
 import type { DayRequest } from '#core/day/request'
 import { type Asker, chunk } from '#server/ranking/chunks'
-import { type LongWork, pieces } from '#server/ranking/longWork'
+import type { LongWork } from '#server/ranking/longWork'
+import { pieces } from '#shared/pieces'
 
 /** Steps of one lure ranked between two others' requests: about a tenth of a second. */
 const AT_ONCE = 24

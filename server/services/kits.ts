@@ -1,7 +1,8 @@
 import type { KitRequest } from '#core/kit/request'
 import type { KitScene, SceneScores } from '#core/kit/scenes'
 import { type Asker, inChunks, chunk } from '#server/ranking/chunks'
-import { type LongWork, pieces } from '#server/ranking/longWork'
+import type { LongWork } from '#server/ranking/longWork'
+import { pieces } from '#shared/pieces'
 import { USUAL_SIZES } from '#shared/schema/kit'
 
 /** Scenes scored, and scenes checked, between two others' requests: about a tenth of a second. */

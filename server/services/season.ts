@@ -3,7 +3,8 @@ import type { SeasonAsk } from '#core/season-learning/season'
 import type { Request } from '#core/request/request'
 import type { Stands } from '#core/season-learning/stands'
 import { type Asker, FaultyError, chunk } from '#server/ranking/chunks'
-import { type LongWork, pieces } from '#server/ranking/longWork'
+import type { LongWork } from '#server/ranking/longWork'
+import { pieces } from '#shared/pieces'
 import { SEASON_LIMITS } from '#shared/schema/season'
 
 /** Rankings worked out between two others' requests: about a tenth of a second. */

@@ -3,7 +3,6 @@ import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { gzipSync } from 'node:zlib'
-import { Resvg } from '@resvg/resvg-js'
 import { LRUCache } from 'lru-cache'
 import type { OpenShare } from './shares'
 
@@ -12,7 +11,6 @@ interface Pages {
   STYLE: string
   sharedPage: (ask: OpenShare, url: string) => Promise<string>
   gonePage: () => string
-  previewSvg: (ask: OpenShare) => Promise<string>
 }
 
 function bundle(): string {
@@ -28,7 +26,6 @@ const pages = () => (loaded ??= import(/* @vite-ignore */ pathToFileURL(bundle()
 
 /** What is frozen is drawn once, and packed once. */
 const drawn = new LRUCache<string, Page>({ max: 200 })
-const pictures = new LRUCache<string, Buffer>({ max: 50 })
 
 /** A page as HTML, and the same packed by gzip. */
 export interface Page {
@@ -49,18 +46,6 @@ export async function pageOf(id: string, share: OpenShare, url: string): Promise
 
 /** The page where a link shows nothing any more. */
 export const goneOfShare = async (): Promise<string> => (await pages()).gonePage()
-
-/** The picture that is shown beside a link, as PNG. */
-export async function previewOf(id: string, share: OpenShare): Promise<Buffer> {
-  let picture = pictures.get(id)
-  if (!picture) {
-    const svg = await (await pages()).previewSvg(share)
-    // Nothing in it is text: no font is looked for.
-    picture = Buffer.from(new Resvg(svg, { font: { loadSystemFonts: false } }).render().asPng())
-    pictures.set(id, picture)
-  }
-  return picture
-}
 
 /** What a page may do: show its own style, fonts and icon, and nothing else. */
 export async function pagePolicy(): Promise<string> {

@@ -96,6 +96,22 @@ export async function openShare(db: Database, id: string): Promise<OpenShare | n
   return found ?? null
 }
 
+/** The picture of a link as it was drawn, PNG; null where there is none yet. */
+export async function drawnPicture(db: Database, id: string): Promise<Buffer | null> {
+  const [found] = await rows<{ picture: Buffer | null }>(db, 'select picture from shares where id = $id', { id })
+  return found?.picture ?? null
+}
+
+/** Keep the picture of a link, PNG in base64; how large it is. */
+export async function keepPicture(db: Database, { id, png }: { id: string; png: string }): Promise<{ bytes: number }> {
+  const [kept] = await rows<{ bytes: number }>(
+    db,
+    `update shares set picture = decode($png, 'base64') where id = $id returning length(picture) as bytes`,
+    { id, png },
+  )
+  return kept ?? { bytes: 0 }
+}
+
 /** Count an opening, without who. */
 export const countOpening = (db: Database, id: string) =>
   rows(db, 'update shares set openings = openings + 1 where id = $id', { id })

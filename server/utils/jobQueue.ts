@@ -82,12 +82,20 @@ export function jobQueue(event: H3Event): Queue {
 export const queueIsOpen = (): boolean => open?.started ?? false
 export const turnsWaiting = async (): Promise<number> => (open?.started ? open.queue.waiting() : 0)
 
+interface JobOf<K extends LongKind> {
+  anglerId: string
+  kind: K
+  asked: LongAsk<K>
+}
+function put<K extends LongKind>(event: H3Event, queue: Queue, job: JobOf<K>): Promise<JobStatus | null> {
+  const { requestId = '' } = event.context as { requestId?: string }
+  return putJob(database(), queue, { ...job, id: newId(), requestId })
+}
+
 /** Take what is asked in as a job of who asks: 202 with where it stands. */
 export async function asJob<K extends LongKind>(event: H3Event, kind: K, asked: LongAsk<K>): Promise<JobStatus> {
   const queue = jobQueue(event)
-  const angler = await ensureAngler(event)
-  const { requestId = '' } = event.context as { requestId?: string }
-  const job = await putJob(database(), queue, { id: newId(), anglerId: angler, kind, asked, requestId })
+  const job = await put(event, queue, { anglerId: await ensureAngler(event), kind, asked })
   if (!job) {
     throw faultError(429, [{ path: '', code: 'jobs', message: 'You have as many jobs as there may be. Stop one.' }])
   }
@@ -95,4 +103,10 @@ export async function asJob<K extends LongKind>(event: H3Event, kind: K, asked: 
   setResponseHeader(event, 'location', `/api/v1/jobs/${job.id}`)
   setResponseHeader(event, 'preference-applied', 'respond-async')
   return job
+}
+
+/** Have something done besides, as a job, where there is a queue and room: nobody waits for it. */
+export async function besides<K extends LongKind>(event: H3Event, job: JobOf<K>): Promise<void> {
+  const { queue, started } = made()
+  if (started) await put(event, queue, job).catch(logLater)
 }

@@ -63,6 +63,16 @@ export const longJob = (event: H3Event, job: Job) =>
 /** What a client would rather have (RFC 7240): long work as a job, to be fetched later. */
 const wantsJob = (event: H3Event) => /(^|,)\s*respond-async\s*(,|;|$)/i.test(getRequestHeader(event, 'prefer') ?? '')
 
+/** Long work as a job, once what was asked is checked. @param check gives what was asked, checked */
+export async function takenAsJob<K extends LongKind>(
+  event: H3Event,
+  kind: K,
+  check: (asker: Asker) => Promise<LongAsk<K>>,
+) {
+  const asker = { device: deviceOf(event), signal: goneOf(event) }
+  return asJob(event, kind, await faultsTold(admitted(asker.device, () => check(asker))))
+}
+
 /**
  * The answer to long work, in pieces where it takes long; or a job, where that is preferred. What was asked is checked
  * first, in its turn too: faults are told before anything is sent.
@@ -73,10 +83,7 @@ export async function workedOutAtLength<K extends LongKind>(
   kind: K,
   check: (asker: Asker) => Promise<LongAsk<K>>,
 ) {
-  if (wantsJob(event)) {
-    const asker = { device: deviceOf(event), signal: goneOf(event) }
-    return asJob(event, kind, await faultsTold(admitted(asker.device, () => check(asker))))
-  }
+  if (wantsJob(event)) return takenAsJob(event, kind, check)
   return atLength(event, check, (asked, asker) => workedThrough(longWork(kind, asked), asker))
 }
 

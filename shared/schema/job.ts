@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { momentSchema, uuidSchema } from '#shared/schema/fields'
 
 /** What may be asked for as a job. */
-const JOB_KINDS = ['day-plan', 'kit', 'season'] as const
+const JOB_KINDS = ['day-plan', 'import', 'kit', 'pool', 'preview', 'season'] as const
 /** Where a job may stand. */
 const JOB_STATES = ['waiting', 'working', 'done', 'stopped', 'failed'] as const
 

@@ -4,6 +4,8 @@
  */
 import { v7 as newId } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { ShareOut } from '#shared/schema/share'
+import type { SyncAnswer } from '#shared/schema/sync'
 import type { JobStatus } from '#shared/schema/job'
 import { buildHash } from '../../tools/build/sourceHash'
 import { type Server, freePort, startServer } from '../../tools/server'
@@ -38,6 +40,18 @@ const scenes = (many: number) =>
     water: { ...ASKED.water, visibilityM: 0.5 + i / 100 },
     weight: 1,
   }))
+
+const LURE = {
+  lure: 'jerkbait',
+  finishId: 'jerkbait.bone',
+  name: 'Bone',
+  coats: {},
+  count: 2,
+  wear: 'new',
+  keptIn: '',
+  note: '',
+  retired: false,
+}
 
 async function asJob(c: Client, path: string, body: unknown) {
   const response = await fetch(`${c.url}/api/v1${path}`, {
@@ -82,6 +96,53 @@ describe('long work as a job', () => {
     expect(await statusOf(elsewhere(c), job.id)).toMatchObject({ state: 'done' })
     const { body: answer } = await elsewhere(c).call('GET', `/jobs/${job.id}/answer`)
     expect(answer).toEqual((await c.call('POST', '/kits', body)).body)
+  })
+  it('adds shares up, takes files in and draws what messages show of a link', async () => {
+    const c = device()
+    await c.call('GET', '/device')
+    const share = { engine: 'x', comparedBites: 3, gradient: Array(8).fill(0.1), information: Array(36).fill(0) }
+    const pooled = { shares: Array(1200).fill(share) }
+    const { status, body: job } = await asJob(c, '/pools', pooled)
+    expect([status, job.kind, job.parts]).toEqual([202, 'pool', 4])
+    expect(await ended(c, job.id)).toMatchObject({ state: 'done' })
+    const { body: pool } = await c.call('GET', `/jobs/${job.id}/answer`)
+    expect(pool).toMatchObject({ anglers: 1200, comparedBites: 3600 })
+    expect(pool).toEqual((await c.call('POST', '/pools', pooled)).body)
+    const mixed = { shares: [...pooled.shares.slice(0, 30), { ...share, engine: 'y' }] }
+    expect((await c.call('POST', '/pools', mixed)).body).toMatchObject({
+      errors: [{ path: 'shares.30.engine', code: 'another-engine' }],
+    })
+
+    const spot = { waterId: newId(), name: 'Dock', latitude: null, longitude: null, note: '' }
+    const record = (body: object) => ({
+      id: newId(),
+      kind: 'lure',
+      recordId: newId(),
+      at: '2026-05-10T10:00:00Z',
+      body,
+    })
+    const file = {
+      piscator: 'everything',
+      version: 1,
+      savedAt: '2026-05-10T10:00:00Z',
+      records: [record(LURE), record(spot)],
+    }
+    const taken = await c.call('POST', '/imports', file)
+    expect(taken.status).toBe(202)
+    const { id } = taken.body as JobStatus
+    expect(await ended(c, id)).toMatchObject({ kind: 'import', state: 'done' })
+    expect((await c.call('GET', `/jobs/${id}/answer`)).body).toMatchObject({ kept: 1, refused: 1, faults: [{ at: 1 }] })
+    const { events } = (await c.call('POST', '/sync', { events: [] })).body as SyncAnswer
+    expect(events.map(e => e.body)).toEqual([LURE])
+    expect((await c.call('POST', '/imports', { piscator: 'no' })).status).toBe(422)
+
+    const link = (await c.call('POST', '/shares', { kind: 'box' })).body as ShareOut
+    const preview = ((await c.call('GET', '/jobs')).body as { jobs: JobStatus[] }).jobs.find(j => j.kind === 'preview')!
+    await ended(c, preview.id)
+    const { bytes } = (await c.call('GET', `/jobs/${preview.id}/answer`)).body as { bytes: number }
+    const picture = await fetch(`${web.url}/s/${link.id}/preview.png`)
+    expect([(await picture.arrayBuffer()).byteLength, picture.status]).toEqual([bytes, 200])
+    expect(bytes).toBeGreaterThan(5000)
   })
   it('is one angler’s alone, can be stopped, and is refused with its faults before it is one', async () => {
     const [c, stranger] = [device(), device()]

@@ -52,6 +52,7 @@ const SERVER_ENTRIES = [
   'picture/underWater',
   'ranking/recommend',
   'ranking/version',
+  'season-learning/pool',
   'season-learning/prepared',
   'season-learning/season',
   'season-learning/stands',

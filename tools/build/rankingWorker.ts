@@ -15,6 +15,8 @@ export async function buildRankingWorker(root: string, folder: string): Promise<
     platform: 'node',
     format: 'esm',
     target: 'node20',
+    // Native: found among the server's packages.
+    external: ['@resvg/resvg-js'],
     // Joi asks for some of Node's own modules as CommonJS does.
     banner: { js: "import { createRequire } from 'node:module'\nconst require = createRequire(import.meta.url)" },
     logLevel: 'warning',

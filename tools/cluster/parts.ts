@@ -276,10 +276,13 @@ export class Cluster {
     for (const part of [...PART_NAMES].reverse()) await this.stop(part)
   }
 
-  /** Put another build in the place of what runs, process by process: none is ended before another serves. */
+  /**
+   * Put another build in the place of what runs, process by process: none is ended before another serves. Workers are
+   * first: they know the jobs of both versions.
+   */
   async roll(build: Build): Promise<void> {
     this.migrate(build)
-    for (const part of APPS) {
+    for (const part of [...APPS].reverse()) {
       const backends = part.startsWith('web') ? ['web', 'files'] : []
       for (const backend of backends) await this.proxy(`set server ${backend}/${part} state drain`)
       // What was on its way arrives; what is under way the process lets finish itself.

@@ -1,10 +1,10 @@
 import { nameOf } from '#server/accounts/account'
 import { handOn } from '#server/crew/aboard'
+import { NO_ROOM, UNKEPT, checkedEvent, withSmallIds } from '#server/records/checked'
 import { tellNews } from '#server/records/wake'
 import { continueMoves } from '#server/records/moves'
 import { type SyncResult, syncEvents } from '#server/records/exchange'
 import { check } from '#shared/faults'
-import { upToDate } from '#shared/recordVersion'
 import { type SyncAnswer, type SyncEvent, eventSchema, syncSchema } from '#shared/schema/sync'
 
 /** Most bytes of a sync: 200 events of some 5 kB. */
@@ -63,30 +63,18 @@ async function checkedEvents(events: readonly unknown[]) {
   const refused: SyncAnswer['refused'] = []
   for (const [index, input] of events.entries()) {
     if (index % CHECKED_AT_ONCE === 0) await new Promise(resolve => setImmediate(resolve))
-    const result = check(eventSchema, asOfNow(input))
+    const result = checkedEvent(input)
     if (result.ok) good.push({ index, event: result.value })
     else refused.push({ index, id: idOf(input), errors: result.faults })
   }
   return { good, refused }
 }
 
-/** What an older Piscator wrote is held to what its kind is now, brought up to it. */
-const asOfNow = (input: unknown): unknown =>
-  typeof input === 'object' && input !== null ? upToDate(input as SyncEvent) : input
-
-/** Ids are the same in large and small letters (RFC 9562, 4), and kept in small ones. */
-const withSmallIds = (e: SyncEvent): SyncEvent => ({
-  ...e,
-  id: e.id.toLowerCase(),
-  recordId: e.recordId.toLowerCase(),
-})
-
 const ANOTHER = {
   path: 'angler',
   code: 'another',
   message: 'This device is somebody else by now: its cookie was cleared, or it signed in elsewhere.',
 }
-const UNKEPT = { path: 'body', code: 'unkept', message: 'The database does not take this record as it is.' }
 
 function answerOf(
   result: SyncResult,
@@ -95,7 +83,7 @@ function answerOf(
   refused: SyncAnswer['refused'],
 ): SyncAnswer {
   if (result.kind === 'quota') {
-    throw faultError(422, [{ path: '', code: 'quota', message: 'This angler has kept all that fits here.' }])
+    throw faultError(422, [NO_ROOM])
   }
   const { kind: _, objected, ...answer } = result
   const isKept = ({ event }: Good) => !objected.has(event.id.toLowerCase())

@@ -8,6 +8,7 @@ import { leaned } from './0007-leaned'
 import { records } from './0008-records'
 import { accounts } from './0009-accounts'
 import { jobs } from './0010-jobs'
+import { moreJobs } from './0011-more-jobs'
 import type { Migration } from './context'
 import names from './names.json' with { type: 'json' }
 
@@ -22,6 +23,7 @@ const WRITTEN: readonly Migration[] = [
   records,
   accounts,
   jobs,
+  moreJobs,
 ]
 
 /** Every migration in the order of names.json, by which the runner goes, the server and whoever starts it. */

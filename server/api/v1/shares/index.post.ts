@@ -22,6 +22,8 @@ export default defineEventHandler(async event => {
   const shared = await frozen(event, angler, input)
   const made = await makeShare(database(), angler, shared, input.days)
   if (!made) throw faultError(409, [FULL])
+  // What messages show of it is drawn meanwhile.
+  await besides(event, { anglerId: angler, kind: 'preview', asked: { id: made.id, shared } })
   return made
 })
 
