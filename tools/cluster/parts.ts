@@ -186,8 +186,8 @@ export class Cluster {
     if (postgres) process.kill(postgres, 'SIGINT')
   }
 
-  /** Kill a part as a machine that loses its power does: all of it at once. */
-  kill(part: PartName): void {
+  /** Kill a part as a machine that loses its power does: all of it at once. It is gone once this is over. */
+  async kill(part: PartName): Promise<void> {
     const pid = this.pid(part)
     if (!pid) return
     const of = (parent: number): number[] => {
@@ -208,6 +208,7 @@ export class Cluster {
         // Gone with its parent.
       }
     }
+    await until(`${part} to be gone`, async () => this.pid(part) === null)
   }
 
   /** Patroni starts its postgres as a process of its own. */

@@ -140,7 +140,7 @@ async function kills(cluster: Cluster): Promise<void> {
   for (const { name, parts } of turns) {
     const killed = await parts()
     await pause(1000)
-    for (const part of killed) cluster.kill(part)
+    for (const part of killed) await cluster.kill(part)
     const at = Date.now()
     // What watches over a process starts it again; a machine stays away for a while.
     if (!name.startsWith('the primary')) for (const part of killed) void cluster.start(part).catch(() => {})
@@ -267,7 +267,7 @@ async function jobs(cluster: Cluster): Promise<void> {
     return done >= parts / 2
   })
   const workers: PartName[] = ['worker1', 'worker2']
-  for (const part of workers) cluster.kill(part)
+  for (const part of workers) await cluster.kill(part)
   await pause(500)
   const { done, parts } = await jobOf(client, id)
   for (const part of workers) await cluster.start(part)
