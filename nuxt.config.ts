@@ -1,7 +1,9 @@
+import { readdir } from 'node:fs/promises'
 import tailwindcss from '@tailwindcss/vite'
 import pkg from './package.json'
 import { API_PAGE, API_PAGE_AT, buildApiPage } from './tools/build/apiPage'
-import { askAhead } from './tools/build/ahead'
+import { type Homes, askAhead, findHomes, placesAhead } from './tools/build/ahead'
+import { FRAME_AHEAD, buildFrameAhead } from './tools/build/frameAhead'
 import { buildHash, sourceHash } from './tools/build/sourceHash'
 import { buildRankingWorker } from './tools/build/rankingWorker'
 import { buildSharedPages } from './tools/build/sharedPages'
@@ -10,6 +12,10 @@ const FONTS = ['archivo', 'atkinson-hyperlegible-next'].map(
   name => `${import.meta.dirname}/node_modules/@fontsource-variable/${name}/files`,
 )
 
+/** What the browser's part of the build has made. */
+let made: Parameters<typeof askAhead>[0] | null = null
+const homes: Homes = { places: new Map(), frames: new Set() }
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
   // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
@@ -17,7 +23,9 @@ export default defineNuxtConfig({
   // Without it the development server of a page that is not drawn on the server finds no entry to build.
   $development: { experimental: { viteEnvironmentApi: true } },
   // A place whose script is missing is told by the app itself (app/plugins/missingPart.client.ts), not by a reload.
-  experimental: { emitRouteChunkError: 'manual' },
+  // What stands until then goes once a place is there, not before.
+  experimental: { emitRouteChunkError: 'manual', spaLoadingTemplateLocation: 'body' },
+  spaLoadingTemplate: FRAME_AHEAD,
   // What a template names is imported where it is named.
   components: { dirs: [] },
   imports: { dirs: [], scan: false },
@@ -31,6 +39,13 @@ export default defineNuxtConfig({
         {
           name: 'description',
           content: 'Which lure colour and finish to tie on, from the water, the light and the fish.',
+        },
+      ],
+      // In the light to read in that was chosen, before anything is drawn.
+      script: [
+        {
+          innerHTML:
+            "try{document.documentElement.dataset.theme=localStorage.getItem('piscator.theme')||'noon'}catch{}",
         },
       ],
       link: [
@@ -124,7 +139,7 @@ export default defineNuxtConfig({
     },
   },
   vite: {
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), findHomes(homes)],
     // What a worker loads has the name it has for the page, which then has it already.
     worker: { format: 'es', rollupOptions: { output: { assetFileNames: '_nuxt/[name].[hash][extname]' } } },
     // Files of a few lines cost more to ask for than to read.
@@ -151,9 +166,19 @@ export default defineNuxtConfig({
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   hooks: {
     'build:manifest': manifest => {
-      askAhead(manifest)
+      askAhead(manifest, homes)
+      made = manifest
     },
-    'ready': () => buildApiPage(),
+    'nitro:config': config => {
+      config.virtual ??= {}
+      config.virtual['#places-ahead'] = async () => {
+        const files = made ? await readdir(`${config.buildDir}/dist/client/_nuxt`).catch(() => []) : []
+        return `export default ${JSON.stringify(made ? placesAhead(made, homes, files) : {})}`
+      }
+    },
+    'ready': async nuxt => {
+      await Promise.all([buildApiPage(), buildFrameAhead(nuxt.options.rootDir)])
+    },
     'nitro:init': nitro => {
       // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
       const { rootDir, dev, output, buildDir } = nitro.options

@@ -30,7 +30,7 @@ export async function freePort(): Promise<number> {
  * Start the built server and wait until it answers. Without a session secret in the environment it gets a throw-away
  * one.
  */
-export async function startServer(port?: number, more: Record<string, string> = {}): Promise<Server> {
+export async function startServer(port?: number, more: Record<string, string> = {}, root = '.'): Promise<Server> {
   const on = port ?? (await freePort())
   const env = {
     NUXT_SESSION_PASSWORD: 'throw-away-throw-away-throw-away-throw-away',
@@ -41,7 +41,7 @@ export async function startServer(port?: number, more: Record<string, string> = 
   }
   mkdirSync(dirname(SAID), { recursive: true })
   const said = openSync(SAID, 'a')
-  const child = spawn('node', ['.output/server/index.mjs'], { env, stdio: ['ignore', 'ignore', said] })
+  const child = spawn('node', [`${root}/.output/server/index.mjs`], { env, stdio: ['ignore', 'ignore', said] })
   closeSync(said)
   const url = `http://127.0.0.1:${on}`
   for (let i = 0; i < 150; i++) {

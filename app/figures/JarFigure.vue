@@ -1,26 +1,15 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
-import { hasLightTable } from '#core/light-field/table'
-import { jarColour } from '#core/picture/jar'
-import { hex } from '#core/spectrum/colour'
-import type { TintId } from '#core/water/tints'
+import { computed } from 'vue'
+import { TINTS, type TintId } from '#core/water/tints'
 import { redTone } from './tone'
-import { withLightTable } from '~/common/lightTable'
 import { useSettingsStore } from '~/settings/store'
 
 /** A jar of water of a tint before white paper. */
 const props = defineProps<{ tint: TintId; strong?: boolean }>()
 const settings = useSettingsStore()
 const night = computed(() => settings.theme === 'night')
-/** What is in a jar can be drawn once the light table is there; a jar without it stands empty. */
-const filled = ref(hasLightTable())
-onMounted(async () => {
-  await withLightTable().catch(() => {})
-  filled.value = hasLightTable()
-})
 const colour = computed(() => {
-  if (!filled.value) return 'none'
-  const colour = hex(jarColour(props.tint))
+  const { colour } = TINTS[props.tint].jar
   return night.value ? redTone(colour, 200) : colour
 })
 </script>

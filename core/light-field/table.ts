@@ -50,9 +50,10 @@ export const PER_ALBEDO = {
 
 /** Logarithms are kept in steps of this, 0.1 % at most from the solver's. */
 export const LOG_STEP = 0.002
-const MAGIC = 0x50_4c_54_32
+const MAGIC = 0x50_4c_54_33
 
-interface Header extends Omit<LightTable, 'values'> {
+type Axes = Omit<LightTable, 'values'>
+interface Header extends Axes {
   provenance: string
   checksum: number
 }
@@ -66,11 +67,11 @@ export function checksum(bytes: Uint8Array): number {
 }
 
 /** Number of values of one (share, albedo) block. */
-export const blockSize = (t: Omit<LightTable, 'values'>) =>
+export const blockSize = (t: Axes) =>
   (t.beamDeg.length * BEAM_COLUMNS + t.diffuse.length * DIFFUSE_COLUMNS) * t.tau.length
 
 /** Where each run of values along the depth begins, and how far apart they lie. */
-function* runs(t: Omit<LightTable, 'values'>): Generator<[from: number, stride: number]> {
+function* runs(t: Axes): Generator<[from: number, stride: number]> {
   const depths = t.tau.length
   const blocks = t.shares.length * t.omega.length
   let from = 0
@@ -83,14 +84,35 @@ function* runs(t: Omit<LightTable, 'values'>): Generator<[from: number, stride: 
   }
 }
 
+/** Steps that have a neighbour so far before them: along the albedo, along the beams, along the share. */
+function* neighbours(t: Axes): Generator<[from: number, to: number, apart: number]> {
+  const block = blockSize(t)
+  const share = t.omega.length * block
+  const beam = BEAM_COLUMNS * t.tau.length
+  const all = t.shares.length * share
+  for (let at = 0; at < all; at += share) yield [at + block, at + share, block]
+  for (let at = 0; at < all; at += block) yield [at + beam, at + t.beamDeg.length * beam, beam]
+  yield [share, all, share]
+}
+
+/** Whole numbers in bytes of seven bits, the lowest first; small ones of either sign in one (as protocol buffers). */
+function* bytesOf(numbers: Int32Array): Generator<number> {
+  for (const n of numbers) {
+    let rest = ((n << 1) ^ (n >> 31)) >>> 0
+    for (; rest > 127; rest >>>= 7) yield (rest & 127) | 128
+    yield rest
+  }
+}
+
 /**
  * Pack a table: magic, length of the header, the header as JSON in plain ASCII, then steps of the logarithms, each
- * run along the depth on its own, since neighbours there differ least.
+ * run along the depth on its own and as it differs from its neighbours in the other axes: what is left is next to
+ * nothing, and packs to half.
  */
 export function packTable(table: LightTable, provenance: string): Uint8Array {
   const { values, ...axes } = table
   const depths = table.tau.length
-  const steps = new Int16Array(values.length)
+  const steps = new Int32Array(values.length)
   let out = 0
   for (const [from, stride] of runs(table)) {
     let last = 0
@@ -100,10 +122,10 @@ export function packTable(table: LightTable, provenance: string): Uint8Array {
       last = at
     }
   }
-  const body = new Uint8Array(steps.buffer)
+  for (const [from, to, apart] of neighbours(table)) for (let i = to - 1; i >= from; i--) steps[i]! -= steps[i - apart]!
+  const body = Uint8Array.from(bytesOf(steps))
   const header: Header = { ...axes, provenance, checksum: checksum(body) }
-  let json = JSON.stringify(header)
-  json += ' '.repeat((2 - (json.length % 2)) % 2)
+  const json = JSON.stringify(header)
   const bytes = new Uint8Array(8 + json.length + body.length)
   const view = new DataView(bytes.buffer)
   view.setUint32(0, MAGIC)
@@ -125,17 +147,23 @@ export function unpackTable(bytes: Uint8Array): LightTable {
   if (bytes.length < 8 || view.getUint32(0) !== MAGIC) throw new RangeError('not a light table')
   const length = view.getUint32(4)
   const { checksum: sum, ...axes } = JSON.parse(String.fromCharCode(...bytes.subarray(8, 8 + length))) as Header
-  // A copy, so that it is aligned: what was handed in may be a window on something larger.
-  const body = new Uint8Array(bytes.subarray(8 + length))
-  const count = axes.shares.length * axes.omega.length * blockSize(axes)
-  if (body.length !== 2 * count || checksum(body) !== sum) throw new RangeError('the light table is damaged')
-  const steps = new Int16Array(body.buffer)
-  const values = new Float32Array(count)
+  const body = bytes.subarray(8 + length)
+  if (checksum(body) !== sum) throw new RangeError('the light table is damaged')
+  const steps = new Int32Array(axes.shares.length * axes.omega.length * blockSize(axes))
+  let at = 0
+  for (let i = 0; i < steps.length; i++) {
+    let n = 0
+    for (let bits = 0, byte = 128; byte > 127; bits += 7) n |= ((byte = body[at++]!) & 127) << bits
+    steps[i] = (n >>> 1) ^ -(n & 1)
+  }
+  for (const [from, to, apart] of [...neighbours(axes)].reverse())
+    for (let i = from; i < to; i++) steps[i]! += steps[i - apart]!
+  const values = new Float32Array(steps.length)
   const depths = axes.tau.length
   let next = 0
   for (const [from, stride] of runs(axes)) {
-    let at = 0
-    for (let d = 0; d < depths; d++) values[from + d * stride] = (at += steps[next++]!) * LOG_STEP
+    let log = 0
+    for (let d = 0; d < depths; d++) values[from + d * stride] = (log += steps[next++]!) * LOG_STEP
   }
   return { ...axes, values }
 }

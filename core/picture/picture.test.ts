@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { finishesOf } from '#core/lure/finish'
+import { jarColour } from '#core/picture/jar'
 import { type Watcher, drawnContrast, painter, waterColumn } from '#core/picture/underWater'
 import { contrastCurve } from '#core/sight/curve'
 import { lookAlikeGroups } from '#core/sight/likeness'
 import { apartJnd, measure, preyLooks } from '#core/sight/measure'
 import { type Scene, type SceneInput, buildScene, usualFishM } from '#core/sight/scene'
-import { type Srgb, decodeChannel } from '#core/spectrum/colour'
+import { type Srgb, decodeChannel, hex } from '#core/spectrum/colour'
 import { clarityWord } from '#core/water/words'
 import { TINTS, type TintId } from '#core/water/tints'
 import { FULL_MOON, NOON, plain } from '../../tests/reference/scenes'
@@ -22,6 +23,10 @@ describe("the picture's water", () => {
       const [column] = waterColumn(s, [1.3])
       expect(painter(s, 'level', 'diver')(plain('white'), 0.5).water).toEqual(column!.colour)
     }
+  })
+  it('fills the jar of each tint with what it is to be drawn with', () => {
+    for (const tint of Object.keys(TINTS) as TintId[])
+      expect([tint, hex(jarColour(tint))]).toEqual([tint, TINTS[tint].jar.colour])
   })
   it('darkens with depth, once there is water enough to scatter, and never burns out', () => {
     for (const tint of Object.keys(TINTS) as TintId[]) {

@@ -17,8 +17,11 @@ export interface Tint {
   /** How an angler knows it. */
   sign: string
   recipe: Recipe
-  /** A jar that shows its colour: the disc reading of the water in it, and the light's path through it, m. */
-  jar: { visibilityM: number; pathM: number }
+  /**
+   * A jar that shows its colour: the disc reading of the water in it, the light's path through it, m, and the colour
+   * it has then, as `jarColour` works it out (picture.test.ts): to be drawn without light.
+   */
+  jar: { visibilityM: number; pathM: number; colour: string }
   /**
    * Disc depth below which water of this tint is a contradiction, the less likely the murkier, m; null where it may
    * be any.
@@ -53,7 +56,7 @@ export const TINTS = {
     name: 'blue-clear',
     sign: 'a white object stays white, deep water looks blue',
     recipe: recipe([0.5, 0.8], [0.02, 0.7], [1.5, 1]),
-    jar: CLEAR_JAR,
+    jar: { ...CLEAR_JAR, colour: '#44b6ac' },
     clearFromM: 2.5,
     coloured: false,
     tannin: 'none',
@@ -63,7 +66,7 @@ export const TINTS = {
     name: 'green (algae)',
     sign: 'a white object turns green; the jar settles to a green film',
     recipe: recipe([36, 0.95], [0.25, 0.8], [5, 0.9]),
-    jar: TALL_JAR,
+    jar: { ...TALL_JAR, colour: '#c8cb8e' },
     clearFromM: null,
     coloured: true,
     tannin: 'none',
@@ -73,7 +76,7 @@ export const TINTS = {
     name: 'tea (tannin)',
     sign: 'a jar of it is clear but brown, like tea',
     recipe: recipe([2, 0.3], [16, 1], [2.4, 0.45]),
-    jar: TALL_JAR,
+    jar: { ...TALL_JAR, colour: '#823000' },
     clearFromM: null,
     coloured: true,
     tannin: 'alone',
@@ -83,7 +86,7 @@ export const TINTS = {
     name: 'brown (silt)',
     sign: 'a jar of it is cloudy and settles to mud',
     recipe: recipe([1.5, 0.5], [2.4, 0.75], [24, 0.9]),
-    jar: TALL_JAR,
+    jar: { ...TALL_JAR, colour: '#cbbf70' },
     clearFromM: null,
     coloured: true,
     tannin: 'none',
@@ -93,7 +96,7 @@ export const TINTS = {
     name: 'mixed',
     sign: 'green or brown and cloudy: algae, tannin and silt together',
     recipe: recipe([16, 0.8], [2, 0.8], [6, 0.9]),
-    jar: TALL_JAR,
+    jar: { ...TALL_JAR, colour: '#c5a631' },
     clearFromM: null,
     coloured: true,
     tannin: 'some',

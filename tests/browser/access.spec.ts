@@ -43,3 +43,22 @@ test('single keys can be turned off, and on again', async ({ page }) => {
   await page.keyboard.press('g')
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'noon')
 })
+
+test('while the scripts are on their way the frame stands, in the chosen light, until a place is there', async ({
+  page,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('piscator.theme', 'night'))
+  let letThrough = () => {}
+  const held = new Promise<void>(resolve => (letThrough = resolve))
+  await page.route('**/_nuxt/*.js', async route => {
+    await held
+    await route.continue()
+  })
+  await page.goto('/box', { waitUntil: 'commit' })
+  const frame = page.locator('#__nuxt-loader')
+  await expect(frame.getByText('Reading the water.')).toBeVisible()
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor)).toBe('rgb(0, 0, 0)')
+  letThrough()
+  await expect(page.getByRole('heading', { level: 1 })).toBeAttached()
+  await expect(frame).toHaveCount(0)
+})

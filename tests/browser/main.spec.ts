@@ -331,7 +331,8 @@ test('loads under 300 kB of script, reaches out to nobody else, and every lure t
   let bytes = 0
   const counted: Promise<void>[] = []
   page.on('response', r => {
-    if (/\.js($|\?)/.test(r.url()))
+    // What the page itself runs; the worker's own script is asked for ahead, as a file.
+    if (/\.js($|\?)/.test(r.url()) && r.request().resourceType() === 'script')
       counted.push(
         r
           .request()
