@@ -176,9 +176,8 @@ export default defineNuxtConfig({
         return `export default ${JSON.stringify(made ? placesAhead(made, homes, files) : {})}`
       }
     },
-    'ready': async nuxt => {
-      await Promise.all([buildApiPage(), buildFrameAhead(nuxt.options.rootDir)])
-    },
+    'ready': () => buildApiPage(),
+    'nitro:build:before': () => buildFrameAhead(import.meta.dirname),
     'nitro:init': nitro => {
       // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
       const { rootDir, dev, output, buildDir } = nitro.options
