@@ -21,7 +21,7 @@ export default defineNuxtConfig({
   // The screen is an instrument worked by hand: nothing of it can be drawn before the browser is there.
   ssr: false,
   // Without it the development server of a page that is not drawn on the server finds no entry to build.
-  $development: { experimental: { viteEnvironmentApi: true } },
+  $development: { experimental: { viteEnvironmentApi: true }, spaLoadingTemplate: false },
   // A place whose script is missing is told by the app itself (app/plugins/missingPart.client.ts), not by a reload.
   // What stands until then goes once a place is there, not before.
   experimental: { emitRouteChunkError: 'manual', spaLoadingTemplateLocation: 'body' },
@@ -177,7 +177,9 @@ export default defineNuxtConfig({
       }
     },
     'ready': () => buildApiPage(),
-    'nitro:build:before': () => buildFrameAhead(import.meta.dirname),
+    'nitro:build:before': async nitro => {
+      if (!nitro.options.dev) await buildFrameAhead(nitro.options.rootDir)
+    },
     'nitro:init': nitro => {
       // Threads are started from a file: beside the server's bundle, and beside the sources' bundle while developing.
       const { rootDir, dev, output, buildDir } = nitro.options

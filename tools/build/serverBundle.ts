@@ -12,8 +12,6 @@ export async function serverBundle(root: string, entry: string, folder: string, 
     root,
     logLevel: 'warn',
     plugins: [vue()],
-    // Said here, it is not looked for in what a build that is under way has yet to write.
-    esbuild: { tsconfigRaw: '{}' },
     resolve: { alias: { '~': join(root, 'app') } },
     // Everything is in it: nothing is looked for beside the server.
     ssr: { noExternal: true, target: 'node' },
