@@ -34,8 +34,9 @@ export const useFigurePictures = createSharedComposable(() => {
   watch(
     () => settings.theme,
     () => {
-      const style = getComputedStyle(document.documentElement)
-      inks.value = { ink: style.getPropertyValue('--ink').trim(), page: style.getPropertyValue('--page').trim() }
+      // As they are drawn: the reader's own colours have no other name than what they come to.
+      const { color, backgroundColor } = getComputedStyle(document.documentElement)
+      inks.value = { ink: color, page: backgroundColor }
     },
     { immediate: true, flush: 'post' },
   )

@@ -62,3 +62,22 @@ test('while the scripts are on their way the frame stands, in the chosen light, 
   await expect(page.getByRole('heading', { level: 1 })).toBeAttached()
   await expect(frame).toHaveCount(0)
 })
+
+test('in colours of the reader’s own, bars, silhouettes and what is chosen still stand out', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' })
+  await open(page)
+  const seen = await page.evaluate(() => {
+    const { color, backgroundColor } = getComputedStyle(document.documentElement)
+    const backs = [...document.querySelectorAll('main *')].map(e => getComputedStyle(e).backgroundColor)
+    const chosen = getComputedStyle(document.querySelector('.chosen')!)
+    const pictures = [...document.querySelectorAll('img')].map(e => decodeURIComponent(e.src))
+    return {
+      apart: color !== backgroundColor && chosen.backgroundColor === color && chosen.color === backgroundColor,
+      bars: backs.filter(back => back === color).length,
+      silhouettes: pictures.filter(src => src.includes(`color:${color}`)).length,
+    }
+  })
+  expect(seen.apart).toBe(true)
+  expect(seen.bars).toBeGreaterThan(3)
+  expect(seen.silhouettes).toBeGreaterThan(3)
+})

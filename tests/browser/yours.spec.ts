@@ -209,12 +209,12 @@ test('everything goes out in a file, is taken away, brought back, taken away aga
   await expect(page.getByText(/, 0 lures$/)).toBeVisible()
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(page.getByText(/, 1 lure$/)).toBeVisible()
+  await expect(heading(page, 'Everything is taken away')).toHaveCount(0)
   // Held, as a finger does.
   await hold.hover()
   await page.mouse.down()
-  await page.waitForTimeout(1700)
-  await page.mouse.up()
   await expect(heading(page, 'Everything is taken away')).toBeVisible()
+  await page.mouse.up()
   await page.reload()
   await expect(page.getByText(/, 0 lures$/)).toBeVisible()
   for (const said of ['1 added, 0 were here', '0 added, 1 were here']) {
