@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs'
 import { constants, setPriority } from 'node:os'
-import { Resvg } from '@resvg/resvg-js'
 import { possibleWaters } from '#core/evidence/possible'
 import { createEngine } from '#core/index'
 import { type DrawPicture, workerOf } from '#server/ranking/jobs'
@@ -23,7 +22,11 @@ interface Pages {
   previewSvg: (ask: { shared: Parameters<DrawPicture>[0] }) => Promise<string>
 }
 const draw: DrawPicture = async shared => {
-  const { previewSvg } = (await import(/* @vite-ignore */ new URL('pages.mjs', import.meta.url).href)) as Pages
+  // Most threads never draw: what draws is loaded by the first that does.
+  const [{ Resvg }, { previewSvg }] = await Promise.all([
+    import('@resvg/resvg-js'),
+    import(/* @vite-ignore */ new URL('pages.mjs', import.meta.url).href) as Promise<Pages>,
+  ])
   // Nothing in it is text: no font is looked for.
   return new Resvg(await previewSvg({ shared }), { font: { loadSystemFonts: false } }).render().asPng()
 }

@@ -3,6 +3,7 @@ import { type Fault, check } from '#shared/faults'
 import { upToDate } from '#shared/recordVersion'
 import type { Imported } from '#shared/schema/everything'
 import { type SyncEvent, eventSchema } from '#shared/schema/sync'
+import { AT_ONCE } from '#shared/sync'
 
 /** What an older Piscator wrote is held to what its kind is now, brought up to it. */
 const asOfNow = (input: unknown): unknown =>
@@ -33,16 +34,13 @@ export interface CheckedRecords {
   faults: Imported['faults']
 }
 
-/** Records checked, and kept, between two others' requests: about a tenth of a second. */
-const RECORDS_AT_ONCE = 200
-
 /**
- * Records of a file in pieces, each as JSON text with the place of its first: what nobody has looked at yet may hold
- * what the database takes in no other form.
+ * Records of a file in pieces, as many in each as a device sends at once, as JSON text with the place of its first:
+ * what nobody has looked at yet may hold what the database takes in no other form.
  */
 export const recordPieces = ({ records }: { records: readonly unknown[] }) => ({
-  pieces: pieces(records, RECORDS_AT_ONCE).map((some, i) => ({
-    from: i * RECORDS_AT_ONCE,
+  pieces: pieces(records, AT_ONCE).map((some, i) => ({
+    from: i * AT_ONCE,
     text: JSON.stringify(some),
   })),
 })
